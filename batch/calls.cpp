@@ -1,0 +1,521 @@
+#include "calls.h"
+
+#include <fmt/format.h>
+
+#include <fstream>
+
+#include "accuracy/stratified_estimate.h"
+#include "base/error.h"
+#include "base/outputs.h"
+#include "base/text.h"
+#include "grid/raster_writer.h"
+#include "index/compute_index.h"
+#include "index/index_book.h"
+#include "index/threshold.h"
+#include "legend/class_map.h"
+#include "mapping/make_map.h"
+#include "outline/class_polygons.h"
+#include "sampling/plan.h"
+#include "sampling/readings.h"
+#include "scene/band_reader.h"
+#include "training/signature.h"
+
+namespace fs = std::filesystem;
+
+namespace zp {
+namespace {
+
+/// The options of a call outlive this file's functions: each call owns a set.
+struct SceneArguments {
+  std::string scene, sensor, roles, nodata;
+
+  void addTo(CLI::App& app) {
+    app.add_option("SCENE", scene, "A raster, a folder of one-band rasters or a STAC item")->required();
+    app.add_option("--sensor", sensor, "Preset to take band roles from");
+    app.add_option("--roles", roles, "Roles by band number, such as red=3,nir=4");
+    app.add_option("--nodata", nodata, "Stored value that stands for no data");
+  }
+
+  Scene open() const {
+    SceneOptions options;
+    options.sensor = sensor;
+    if (!roles.empty())
+      for (const auto& part : split(roles, ',')) {
+        const auto pair = split(part, '=');
+        const auto band = pair.size() == 2 ? parseInteger(pair[1]) : std::nullopt;
+        if (!band || *band < 1 || *band > 100000)
+          throw CLI::ValidationError("--roles", fmt::format("“{}” is not role=band.", part));
+        options.roles[pair[0]] = static_cast<int>(*band);
+      }
+    if (!nodata.empty()) {
+      options.nodata = parseNumber(nodata);
+      if (!options.nodata)
+        throw CLI::ValidationError("--nodata", fmt::format("“{}” is not a number.", nodata));
+    }
+    return openScene(scene, options);
+  }
+};
+
+struct OutputArguments {
+  std::string out;
+  bool replace = false;
+  void addTo(CLI::App& app, const char* help, bool required = true) {
+    app.add_option("--out", out, help)->required(required);
+    app.add_flag("--replace", replace, "Replace the output where it exists");
+  }
+};
+
+std::vector<fs::path> filesOf(const Scene& scene) {
+  std::vector<fs::path> files;
+  for (const auto& b : scene.bands) files.push_back(b.file);
+  return files;
+}
+
+fs::path fileOfLayer(const std::string& layer) {
+  std::error_code ec;
+  return fs::exists(layer, ec) ? layer : layer.substr(0, layer.rfind(':'));
+}
+
+Json names(const Outputs& outputs) {
+  Json list = Json::array();
+  for (const auto& t : outputs.targets()) list.push_back(t.string());
+  return list;
+}
+
+Call look(CLI::App& app) {
+  auto* call = app.add_subcommand("look", "Facts of a scene: size, system, bands, statistics");
+  auto a = std::make_shared<SceneArguments>();
+  a->addTo(*call);
+  return {call, [a](const Progress& progress) {
+            const Scene scene = a->open();
+            std::vector<Statistics> statistics(scene.bands.size());
+            const BandReader reader(scene, {});
+            BandBlock block;
+            const auto windows = reader.windows();
+            for (size_t i = 0; i < windows.size(); ++i) {
+              reader.read(windows[i], block);
+              for (size_t b = 0; b < block.bands; ++b)
+                statistics[b].add(block.band(b), windows[i].pixels());
+              progress.at(static_cast<double>(i + 1) / static_cast<double>(windows.size()));
+            }
+            Json bands = Json::array();
+            for (size_t b = 0; b < scene.bands.size(); ++b) {
+              const auto& band = scene.bands[b];
+              Json one = {{"number", b + 1},
+                          {"name", band.name},
+                          {"role", band.role.empty() ? Json(nullptr) : Json(band.role)},
+                          {"nodata", band.conversion.nodata ? number(*band.conversion.nodata)
+                                                            : Json(nullptr)}};
+              one.update(toJson(statistics[b]));
+              bands.push_back(std::move(one));
+            }
+            const std::string crs = crsName(scene.grid.crs);
+            return Json{{"width", scene.grid.width},
+                        {"height", scene.grid.height},
+                        {"crs", crs.empty() ? Json(nullptr) : Json(crs)},
+                        {"pixel_size", {scene.grid.pixelWidth(), scene.grid.pixelHeight()}},
+                        {"values", idOf(scene.state)},
+                        {"date", scene.date.empty() ? Json(nullptr) : Json(scene.date)},
+                        {"bands", bands},
+                        {"outputs", Json::array()}};
+          }};
+}
+
+Call index(CLI::App& app) {
+  struct Arguments {
+    SceneArguments scene;
+    OutputArguments output;
+    std::string index, formula, outline;
+    bool inside = false, list = false;
+  };
+  auto* call = app.add_subcommand("index", "Compute an index or a formula of band roles");
+  auto a = std::make_shared<Arguments>();
+  a->scene.addTo(*call);
+  a->output.addTo(*call, "GeoTIFF to write", false);
+  auto* index = call->add_option("--index", a->index, "An index of the book, by its id");
+  call->add_option("--formula", a->formula, "A formula, such as (nir - red) / (nir + red)")
+      ->excludes(index);
+  auto* outline = call->add_option("--outline", a->outline, "Polygons: FILE or FILE:LAYER");
+  call->add_flag("--inside", a->inside, "Keep only pixels inside the outline")->needs(outline);
+  call->add_flag("--list", a->list, "List the indices this scene can and cannot do");
+  call->callback([a] {
+    if (a->list) return;
+    if (a->index.empty() && a->formula.empty())
+      throw CLI::ValidationError("index", "give --index ID or --formula TEXT (or --list)");
+    if (a->output.out.empty()) throw CLI::RequiredError("--out");
+    if (!a->outline.empty() && !a->inside)
+      throw CLI::ValidationError("--outline", "say --inside to cut to the outline");
+  });
+  return {call, [a](const Progress& progress) {
+            const Scene scene = a->scene.open();
+            if (a->list) {
+              Json list = Json::array();
+              for (const auto& e : indexBook())
+                list.push_back({{"id", e.id},
+                                {"name", e.name},
+                                {"formula", e.formula},
+                                {"missing", missingRoles(e, scene)}});
+              return Json{{"indices", list}, {"outputs", Json::array()}};
+            }
+            std::string text = a->formula, name = "formula";
+            if (!a->index.empty()) {
+              const auto& entry = indexEntry(a->index);
+              const auto missing = missingRoles(entry, scene);
+              if (!missing.empty())
+                throw Error(fmt::format("“{}” has no {} band, which {} needs; give it with --roles or "
+                                        "--sensor.",
+                                        scene.name, listed(missing), entry.name));
+              text = entry.formula;
+              name = entry.name;
+            }
+            Formula formula;
+            try {
+              formula = parseFormula(text, scene.roles());
+            } catch (const FormulaError& e) {
+              throw Error(fmt::format("{} (at character {} of the formula)", e.what(), e.at + 1));
+            }
+            Outputs outputs(a->output.replace);
+            const fs::path temporary = outputs.add(a->output.out, filesOf(scene));
+            std::optional<Layer> inside;
+            if (a->inside) {
+              if (scene.grid.crs.empty())
+                throw Error("The scene has no reference system, so it cannot be cut to an outline; "
+                            "give it one first.");
+              inside = readLayer(a->outline, scene.grid.crs);
+            }
+            Json result = toJson(computeIndex(scene, formula, name, temporary,
+                                              inside ? &*inside : nullptr, progress));
+            outputs.commit();
+            result["outputs"] = names(outputs);
+            return result;
+          }};
+}
+
+Call threshold(CLI::App& app) {
+  struct Arguments {
+    std::string raster, at, names, polygons, keep;
+    OutputArguments output;
+  };
+  auto* call = app.add_subcommand("threshold", "Cut a raster into classes at rising thresholds");
+  auto a = std::make_shared<Arguments>();
+  call->add_option("RASTER", a->raster, "F.tif or F.tif:BAND")->required();
+  call->add_option("--at", a->at, "Thresholds, rising, separated by commas")->required();
+  call->add_option("--names", a->names, "Class names, one more than thresholds")->required();
+  a->output.addTo(*call, "Class map to write");
+  auto* polygons = call->add_option("--polygons", a->polygons, "Vector file for polygons of classes");
+  call->add_option("--keep", a->keep, "Names of the classes that become polygons")->needs(polygons);
+  return {call, [a](const Progress& progress) {
+            const auto source = readingSource(a->raster);
+            std::vector<double> at;
+            for (const auto& part : split(a->at, ',')) {
+              const auto t = parseNumber(part);
+              if (!t) throw CLI::ValidationError("--at", fmt::format("“{}” is not a number.", part));
+              at.push_back(*t);
+            }
+            Legend legend;
+            for (const auto& name : split(a->names, ',')) legend.addMissing(legend.firstFreeCode(), name);
+            std::map<int, std::string> keep;
+            for (const auto& c : legend.classes) keep[c.code] = c.name;
+            if (!a->keep.empty()) {
+              keep.clear();
+              const auto all = split(a->names, ',');
+              for (const auto& name : split(a->keep, ',')) {
+                const auto found = std::find(all.begin(), all.end(), name);
+                if (found == all.end())
+                  throw Error(fmt::format("There is no class “{}” to keep.{}", name, didYouMean(name, all)));
+                keep[static_cast<int>(found - all.begin()) + 1] = name;
+              }
+            }
+            Outputs outputs(a->output.replace);
+            const fs::path temporary = outputs.add(a->output.out, {source.file});
+            fs::path vector;
+            if (!a->polygons.empty()) vector = outputs.add(a->polygons, {source.file});
+            thresholdToClasses(source.file, std::max(1, source.band), at, legend, temporary,
+                               progress.part(0, 0.6));
+            if (!vector.empty())
+              writeLayer(vector, a->polygons, classPolygons(temporary, keep, progress.part(0.6, 0.9)),
+                         {FieldType::Integer, FieldType::Text, FieldType::Real});
+            const Json areas = toJson(classAreas(temporary, legend, progress.part(0.9, 1)));
+            outputs.commit();
+            return Json{{"classes", areas}, {"outputs", names(outputs)}};
+          }};
+}
+
+Call areas(CLI::App& app) {
+  auto* call = app.add_subcommand("areas", "Pixels and area per class of a class map");
+  auto map = std::make_shared<std::string>();
+  call->add_option("MAP", *map, "A class map")->required();
+  return {call, [map](const Progress& progress) {
+            return Json{{"classes", toJson(classAreas(*map, {}, progress))}, {"outputs", Json::array()}};
+          }};
+}
+
+struct TrainingArguments {
+  std::string layer, bands;
+  TrainingFields fields;
+  void addTo(CLI::App& app) {
+    app.add_option("--training", layer, "Training areas: FILE or FILE:LAYER")->required();
+    app.add_option("--code", fields.code, "Field with the class code")->required();
+    app.add_option("--name", fields.name, "Field with the class name");
+    app.add_option("--bands", bands, "Band numbers, such as 1,2,5; all by default");
+  }
+};
+
+struct Trained {
+  std::vector<size_t> bands;
+  Legend legend;
+  SignatureSet signatures;
+};
+
+Trained train(const TrainingArguments& a, const Scene& scene, const Progress& progress) {
+  Trained t;
+  t.bands = bandsFromText(a.bands, scene);
+  const auto trainingAreas = readTrainingAreas(a.layer, a.fields, scene.grid.crs);
+  t.legend = legendOf(trainingAreas);
+  t.signatures = computeSignatures(scene, t.bands, labelPixels(trainingAreas, scene.grid), t.legend, progress);
+  return t;
+}
+
+Call signatures(CLI::App& app) {
+  struct Arguments {
+    SceneArguments scene;
+    TrainingArguments training;
+    OutputArguments output;
+  };
+  auto* call = app.add_subcommand("signatures", "Statistics of the training pixels of each class");
+  auto a = std::make_shared<Arguments>();
+  a->scene.addTo(*call);
+  a->training.addTo(*call);
+  a->output.addTo(*call, "Signatures to write, as JSON");
+  return {call, [a](const Progress& progress) {
+            const Scene scene = a->scene.open();
+            Outputs outputs(a->output.replace);
+            auto inputs = filesOf(scene);
+            inputs.push_back(fileOfLayer(a->training.layer));
+            const fs::path temporary = outputs.add(a->output.out, inputs);
+            Json result = toJson(train(a->training, scene, progress).signatures);
+            writeJson(temporary, result);
+            outputs.commit();
+            result["outputs"] = names(outputs);
+            return result;
+          }};
+}
+
+Call map(CLI::App& app) {
+  struct Arguments {
+    SceneArguments scene;
+    TrainingArguments training;
+    OutputArguments output;
+    std::string method;
+    std::vector<std::string> settings;
+  };
+  auto* call = app.add_subcommand("map", "Trained map of a scene");
+  auto a = std::make_shared<Arguments>();
+  a->scene.addTo(*call);
+  a->training.addTo(*call);
+  a->output.addTo(*call, "Class map to write");
+  std::vector<std::string> ids;
+  for (const auto& m : methods()) ids.push_back(m.id);
+  call->add_option("--method", a->method, fmt::format("One of {}", listed(ids)))->required();
+  call->add_option("--set", a->settings,
+                   "Parameter as key=value: priors=equal or priors=1:0.4,2:0.6; reject=DISTANCE");
+  return {call, [a](const Progress& progress) {
+            MethodOptions options;
+            for (const auto& s : a->settings) {
+              const size_t at = s.find('=');
+              if (at == std::string::npos)
+                throw CLI::ValidationError("--set", fmt::format("“{}” is not key=value.", s));
+              options.set(s.substr(0, at), s.substr(at + 1));
+            }
+            method(a->method);
+            const Scene scene = a->scene.open();
+            Outputs outputs(a->output.replace);
+            auto inputs = filesOf(scene);
+            inputs.push_back(fileOfLayer(a->training.layer));
+            const fs::path temporary = outputs.add(a->output.out, inputs);
+            const Trained t = train(a->training, scene, progress.part(0, 0.2));
+            const auto classifier = makeClassifier(a->method, t.signatures, options);
+            makeMap(scene, t.bands, *classifier, t.legend, temporary, progress.part(0.2, 0.9));
+            const Json areas = toJson(classAreas(temporary, t.legend, progress.part(0.9, 1)));
+            outputs.commit();
+            return Json{{"method", a->method},
+                        {"classes", areas},
+                        {"training_pixels", t.signatures.pixels()},
+                        {"conflicts", t.signatures.conflicts},
+                        {"outputs", names(outputs)}};
+          }};
+}
+
+Call points(CLI::App& app) {
+  struct Arguments {
+    std::string plan, over, inside;
+    size_t count = 0, perClass = 0;
+    double apart = 0;
+    uint64_t seed = 1;
+    bool withClass = false;
+    OutputArguments output;
+  };
+  auto* call = app.add_subcommand("points", "Place points over a raster");
+  auto a = std::make_shared<Arguments>();
+  call->add_option("--plan", a->plan, "random or stratified (per class of a class map)")
+      ->required()
+      ->check(CLI::IsMember({"random", "stratified"}));
+  call->add_option("--over", a->over, "Raster to place points on")->required();
+  call->add_option("--inside", a->inside, "Polygons: FILE or FILE:LAYER");
+  auto* count = call->add_option("--count", a->count, "Points in all (random)")->check(CLI::PositiveNumber);
+  call->add_option("--per-class", a->perClass, "Points in each class (stratified)")
+      ->check(CLI::PositiveNumber)
+      ->excludes(count);
+  call->add_option("--apart", a->apart, "Smallest spacing, in the unit of the raster's system")
+      ->check(CLI::PositiveNumber);
+  call->add_option("--seed", a->seed, "Seed of the random numbers")->required();
+  call->add_flag("--with-class", a->withClass, "Write the class of the map too");
+  a->output.addTo(*call, "Vector file to write (.gpkg, .geojson, .csv)");
+  call->callback([a] {
+    const bool stratified = a->plan == "stratified";
+    if (stratified && a->perClass == 0) throw CLI::RequiredError("--per-class");
+    if (!stratified && a->count == 0) throw CLI::RequiredError("--count");
+    if (!stratified && a->withClass)
+      throw CLI::ValidationError("--with-class", "goes with --plan stratified");
+  });
+  return {call, [a](const Progress& progress) {
+            SamplingPlan plan;
+            plan.kind = a->plan == "stratified" ? PlanKind::Stratified : PlanKind::Random;
+            plan.count = a->plan == "stratified" ? a->perClass : a->count;
+            plan.seed = a->seed;
+            if (a->apart > 0) plan.apart = a->apart;
+            Outputs outputs(a->output.replace);
+            const fs::path temporary = outputs.add(a->output.out, {a->over});
+            std::optional<Layer> inside;
+            if (!a->inside.empty()) inside = readLayer(a->inside, RasterFile(a->over).grid().crs);
+            const auto placed = placePoints(a->over, plan, inside ? &*inside : nullptr, progress);
+            const Layer layer = toLayer(placed, a->withClass);
+            std::vector<FieldType> types{FieldType::Integer};
+            if (a->withClass) types.insert(types.end(), {FieldType::Integer, FieldType::Text});
+            writeLayer(temporary, a->output.out, layer, types);
+            outputs.commit();
+            Json perClass = Json::array();
+            for (const auto& [code, n] : placed.perClass) {
+              const auto* known = placed.legend.find(code);
+              perClass.push_back({{"code", code},
+                                  {"name", known ? known->name : fmt::format("class {}", code)},
+                                  {"points", n}});
+            }
+            return Json{{"points", placed.points.size()}, {"per_class", perClass}, {"outputs", names(outputs)}};
+          }};
+}
+
+/// Points of a vector layer, or of a CSV with columns x and y.
+std::vector<Place> placesOf(const Layer& layer, const std::string& name) {
+  std::vector<Place> places;
+  const bool shapes = std::any_of(layer.shapes.begin(), layer.shapes.end(), [](const Shape& s) { return !s.points.empty(); });
+  if (shapes) {
+    for (const auto& s : layer.shapes)
+      places.push_back(s.points.empty() ? Place{NAN, NAN} : s.points[0]);
+    return places;
+  }
+  const auto has = [&](const char* column) {
+    return std::find(layer.table.columns.begin(), layer.table.columns.end(), column) != layer.table.columns.end();
+  };
+  if (!has("x") || !has("y"))
+    throw Error(fmt::format("“{}” holds no points; give a layer of points, or a CSV with columns x and "
+                            "y in the system of the rasters.",
+                            name));
+  const size_t x = layer.table.column("x"), y = layer.table.column("y");
+  for (size_t r = 0; r < layer.table.rows.size(); ++r) {
+    const auto px = parseNumber(trimmed(layer.table.rows[r][x])), py = parseNumber(trimmed(layer.table.rows[r][y]));
+    if (!px || !py)
+      throw Error(fmt::format("Row {} of “{}” has no number in x or y; mend it first.", r + 1, name));
+    places.push_back({*px, *py});
+  }
+  return places;
+}
+
+Call readings(CLI::App& app) {
+  struct Arguments {
+    std::string places;
+    std::vector<std::string> from;
+    OutputArguments output;
+  };
+  auto* call = app.add_subcommand("readings", "Values of rasters at points");
+  auto a = std::make_shared<Arguments>();
+  call->add_option("PLACES", a->places, "Points: FILE, FILE:LAYER, or a CSV with x and y")->required();
+  call->add_option("--from", a->from, "Rasters to read: F.tif or F.tif:BAND")->required();
+  a->output.addTo(*call, "CSV to write", false);
+  return {call, [a](const Progress& progress) {
+            std::vector<ReadingSource> sources;
+            std::vector<fs::path> inputs{fileOfLayer(a->places)};
+            for (const auto& name : a->from) {
+              sources.push_back(readingSource(name));
+              inputs.push_back(sources.back().file);
+            }
+            Outputs outputs(a->output.replace);
+            fs::path temporary;
+            if (!a->output.out.empty()) temporary = outputs.add(a->output.out, inputs);
+            const Layer layer = readLayer(a->places);
+            Table table = layer.table;
+            const auto values = readAt(placesOf(layer, a->places), layer.crs, sources, progress);
+            appendTo(table, values);
+            if (!temporary.empty()) {
+              writeFileAtomically(temporary, toCsv(table));
+              outputs.commit();
+            }
+            Json json{{"rows", table.rows.size()}, {"columns", table.columns}, {"outputs", names(outputs)}};
+            return json;
+          }};
+}
+
+Call matrix(CLI::App& app) {
+  struct Arguments {
+    std::string table, reference, mapped, strata;
+    OutputArguments output;
+  };
+  auto* call = app.add_subcommand("matrix", "Confusion matrix of a table of points");
+  auto a = std::make_shared<Arguments>();
+  call->add_option("TABLE", a->table, "A CSV or vector layer")->required();
+  call->add_option("--reference", a->reference, "Field with the reference label")->required();
+  call->add_option("--mapped", a->mapped, "Field with the class of the map")->required();
+  call->add_option("--strata", a->strata, "Class map the points were drawn on, to weight by area");
+  a->output.addTo(*call, "CSV to write", false);
+  return {call, [a](const Progress& progress) {
+            Outputs outputs(a->output.replace);
+            fs::path temporary;
+            if (!a->output.out.empty()) temporary = outputs.add(a->output.out, {fileOfLayer(a->table)});
+            const Table table = readTable(a->table);
+            Legend legend;
+            if (!a->strata.empty()) legend = legendOf(RasterFile(a->strata));
+            const auto m = confusionMatrix(pairsFrom(table, a->mapped, a->reference), legend);
+            Json json = toJson(m);
+            if (!a->strata.empty()) {
+              std::map<int, double> mapped;
+              for (const auto& c : classAreas(a->strata, {}, progress)) mapped[c.code] = c.area;
+              if (!mapped.empty() && std::isnan(mapped.begin()->second))
+                throw Error(fmt::format("“{}” has no reference system, so areas are not known; give it one "
+                                        "first.",
+                                        a->strata));
+              const auto e = stratifiedEstimate(m, mapped);
+              json["weighted"] = toJson(e);
+              Json areas = Json::array();
+              for (size_t i = 0; i < m.codes.size(); ++i)
+                areas.push_back({{"code", m.codes[i]},
+                                 {"area_m2", number(e.area[i].value)},
+                                 {"interval", {number(e.area[i].low), number(e.area[i].high)}}});
+              json["areas"] = areas;
+            }
+            if (!temporary.empty()) {
+              writeFileAtomically(temporary, toCsv(toTable(m)));
+              outputs.commit();
+            }
+            json["outputs"] = names(outputs);
+            return json;
+          }};
+}
+
+}  // namespace
+
+std::vector<Call> addCalls(CLI::App& app) {
+  return {look(app),    index(app), threshold(app), areas(app),    signatures(app),
+          map(app),     points(app), readings(app), matrix(app)};
+}
+
+}  // namespace zp

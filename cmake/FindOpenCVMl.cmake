@@ -1,0 +1,11 @@
+# Debian ships OpenCV's core and ml without a CMake config of their own.
+find_path(OpenCVMl_INCLUDE opencv2/ml.hpp PATH_SUFFIXES opencv4)
+find_library(OpenCVMl_CORE opencv_core)
+find_library(OpenCVMl_ML opencv_ml)
+include(FindPackageHandleStandardArgs)
+find_package_handle_standard_args(OpenCVMl DEFAULT_MSG OpenCVMl_INCLUDE OpenCVMl_CORE OpenCVMl_ML)
+if(OpenCVMl_FOUND AND NOT TARGET OpenCVMl::OpenCVMl)
+  add_library(OpenCVMl::OpenCVMl INTERFACE IMPORTED)
+  target_include_directories(OpenCVMl::OpenCVMl SYSTEM INTERFACE ${OpenCVMl_INCLUDE})
+  target_link_libraries(OpenCVMl::OpenCVMl INTERFACE ${OpenCVMl_ML} ${OpenCVMl_CORE})
+endif()

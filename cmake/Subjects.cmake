@@ -1,0 +1,43 @@
+# Warnings are errors in our own code; sanitizers come from the preset.
+add_library(zp_options INTERFACE)
+target_compile_options(zp_options INTERFACE -Wall -Wextra -Wpedantic -Wshadow -Wnon-virtual-dtor
+                                            -Woverloaded-virtual -Werror)
+if(ZP_SANITIZE)
+  target_compile_options(zp_options INTERFACE -fsanitize=address,undefined -fno-omit-frame-pointer
+                                              -fno-sanitize-recover=undefined)
+  target_link_options(zp_options INTERFACE -fsanitize=address,undefined)
+endif()
+
+# zp_subject(NAME LINKS target...): one core subject from core/NAME.
+# Its headers are reached as "NAME/header.h" through a folder that holds this subject alone, so a
+# file that includes a subject it does not link is not compiled.
+function(zp_subject name)
+  cmake_parse_arguments(ARG "" "" "LINKS" ${ARGN})
+  file(GLOB sources CONFIGURE_DEPENDS ${CMAKE_CURRENT_SOURCE_DIR}/${name}/*.cpp)
+  list(FILTER sources EXCLUDE REGEX "_kernel\\.cpp$")
+  add_library(zp_${name} STATIC ${sources})
+  add_library(zp::${name} ALIAS zp_${name})
+  set(door ${CMAKE_BINARY_DIR}/include/${name})
+  file(MAKE_DIRECTORY ${door})
+  file(CREATE_LINK ${CMAKE_CURRENT_SOURCE_DIR}/${name} ${door}/${name} SYMBOLIC)
+  target_include_directories(zp_${name} PUBLIC ${door})
+  target_link_libraries(zp_${name} PUBLIC ${ARG_LINKS} PRIVATE zp_options)
+endfunction()
+
+# zp_kernel(TARGET FILE): the same source for baseline x86-64 and for x86-64-v3, as namespaces
+# `baseline` and `v3`; the caller chooses at run time with base/cpu.h.
+function(zp_kernel target file)
+  get_filename_component(stem ${file} NAME_WE)
+  foreach(level baseline v3)
+    set(object ${target}_${stem}_${level})
+    add_library(${object} OBJECT ${file})
+    target_compile_definitions(${object} PRIVATE ZP_LEVEL=${level})
+    target_compile_options(${object} PRIVATE -O3 -Wno-psabi)
+    target_include_directories(${object} PRIVATE $<TARGET_PROPERTY:${target},INCLUDE_DIRECTORIES>)
+    target_link_libraries(${object} PRIVATE zp_options)
+    if(level STREQUAL v3)
+      target_compile_options(${object} PRIVATE -march=x86-64-v3)
+    endif()
+    target_sources(${target} PRIVATE $<TARGET_OBJECTS:${object}>)
+  endforeach()
+endfunction()

@@ -1,0 +1,88 @@
+#include "accuracy/labelling.h"
+
+#include <algorithm>
+
+#include "base/random.h"
+
+namespace zp {
+
+Labelling::Labelling(std::vector<ValidationPoint> points, uint64_t seed) : points_(std::move(points)) {
+  Random random(mix(seed, 0x6c6162656cull));
+  for (size_t i = points_.size(); i > 1; --i) std::swap(points_[i - 1], points_[random.below(i)]);
+}
+
+size_t Labelling::labelled() const {
+  return static_cast<size_t>(std::count_if(points_.begin(), points_.end(),
+                                           [](const auto& p) { return p.reference != 0; }));
+}
+
+size_t Labelling::unsure() const {
+  return static_cast<size_t>(
+      std::count_if(points_.begin(), points_.end(), [](const auto& p) { return p.unsure; }));
+}
+
+/// To the next point without a label; skipped ones come again at the end.
+void Labelling::advance() {
+  const auto open = [](const ValidationPoint& p) { return p.reference == 0; };
+  for (size_t i = position_ + 1; i < points_.size(); ++i)
+    if (open(points_[i])) return goTo(i);
+  for (size_t i = 0; i < position_; ++i)
+    if (open(points_[i])) return goTo(i);
+}
+
+void Labelling::label(int code, const std::string& now) {
+  auto& p = points_.at(position_);
+  if (closed_ && p.reference != code) late_.push_back({p.id, p.reference, code, now});
+  p.reference = code;
+  p.skipped = false;
+  advance();
+}
+
+void Labelling::skip() {
+  if (points_.at(position_).reference == 0) points_[position_].skipped = true;
+  advance();
+}
+
+void Labelling::back() {
+  if (position_ > 0) --position_;
+}
+
+void Labelling::goTo(size_t position) { position_ = std::min(position, points_.size() - 1); }
+
+std::vector<MapAndReference> Labelling::pairs() const {
+  std::vector<MapAndReference> out;
+  for (const auto& p : points_) out.push_back({p.mapped, p.reference});
+  return out;
+}
+
+Json toJson(const Labelling& l) {
+  Json points = Json::array(), late = Json::array();
+  for (const auto& p : l.points_) {
+    Json one = {{"id", p.id}, {"x", p.place.x}, {"y", p.place.y}, {"mapped", p.mapped},
+                {"reference", p.reference}};
+    if (p.unsure) one["unsure"] = true;
+    if (p.skipped) one["skipped"] = true;
+    if (!p.note.empty()) one["note"] = p.note;
+    points.push_back(std::move(one));
+  }
+  for (const auto& c : l.late_)
+    late.push_back({{"id", c.id}, {"from", c.from}, {"to", c.to}, {"when", c.when}});
+  return {{"position", l.position_}, {"closed", l.closed_}, {"points", points}, {"late_changes", late}};
+}
+
+Labelling labellingFrom(const Json& json) {
+  Labelling l;
+  for (const auto& p : json.at("points"))
+    l.points_.push_back({p.at("id"), {p.at("x"), p.at("y")}, p.value("mapped", 0),
+                         p.value("reference", 0), p.value("unsure", false),
+                         p.value("skipped", false), p.value("note", "")});
+  l.position_ = std::min(json.value("position", size_t{0}),
+                         l.points_.empty() ? 0 : l.points_.size() - 1);
+  l.closed_ = json.value("closed", false);
+  if (json.contains("late_changes"))
+    for (const auto& c : json["late_changes"])
+      l.late_.push_back({c.at("id"), c.at("from"), c.at("to"), c.at("when")});
+  return l;
+}
+
+}  // namespace zp

@@ -1,0 +1,69 @@
+#pragma once
+#include <string>
+#include <vector>
+
+#include "accuracy/confusion_matrix.h"
+#include "base/json.h"
+#include "grid/grid.h"
+
+namespace zp {
+
+/// A validation point and what a labeller said of it.
+struct ValidationPoint {
+  int id = 0;
+  Place place;
+  int mapped = 0;     // class of the map; not shown before the labelling is closed
+  int reference = 0;  // reference label; 0: none yet
+  bool unsure = false, skipped = false;
+  std::string note;
+};
+
+/// A change of a label after the labelling was closed.
+struct LateChange {
+  int id, from, to;
+  std::string when;  // ISO 8601
+};
+
+/// The labelling of one set of validation points, in shuffled order. Labels are given to the point
+/// at `position`; nothing else can be changed by accident.
+class Labelling {
+ public:
+  Labelling() = default;
+  /// Shuffles the points by seed (Fisher and Yates).
+  Labelling(std::vector<ValidationPoint> points, uint64_t seed);
+
+  const std::vector<ValidationPoint>& points() const { return points_; }  // in shown order
+  bool empty() const { return points_.empty(); }
+  size_t position() const { return position_; }
+  const ValidationPoint& current() const { return points_.at(position_); }
+  size_t labelled() const;
+  size_t unsure() const;
+  bool closed() const { return closed_; }
+
+  void label(int code, const std::string& now);  // and on to the next without a label
+  void skip();
+  void back();
+  void goTo(size_t position);
+  void toggleUnsure() { points_.at(position_).unsure = !points_.at(position_).unsure; }
+  void setNote(const std::string& note) { points_.at(position_).note = note; }
+  /// From here on the map's classes may be shown, and changes are recorded.
+  void close() { closed_ = true; }
+  const std::vector<LateChange>& lateChanges() const { return late_; }
+
+  std::vector<MapAndReference> pairs() const;
+
+ private:
+  friend Json toJson(const Labelling&);
+  friend Labelling labellingFrom(const Json&);
+  void advance();
+
+  std::vector<ValidationPoint> points_;
+  size_t position_ = 0;
+  bool closed_ = false;
+  std::vector<LateChange> late_;
+};
+
+Json toJson(const Labelling& labelling);
+Labelling labellingFrom(const Json& json);
+
+}  // namespace zp

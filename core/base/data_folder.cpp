@@ -1,0 +1,27 @@
+#include "base/data_folder.h"
+
+#include <fmt/format.h>
+
+#include <cstdlib>
+#include <vector>
+
+#include "base/error.h"
+
+namespace fs = std::filesystem;
+
+namespace zp {
+
+fs::path dataFile(const std::string& name) {
+  std::vector<fs::path> folders;
+  if (const char* set = std::getenv("ZPATCH_DATA")) folders.emplace_back(set);
+  std::error_code ec;
+  const fs::path program = fs::read_symlink("/proc/self/exe", ec);
+  if (!ec) folders.push_back(program.parent_path() / "../share/zany-patch/data");
+  folders.emplace_back(ZP_SOURCE_DATA);
+  folders.emplace_back(ZP_INSTALLED_DATA);
+  for (const auto& folder : folders)
+    if (fs::exists(folder / name, ec)) return folder / name;
+  throw Error(fmt::format("The data file “{}” is missing; install Zany Patch again.", name));
+}
+
+}  // namespace zp

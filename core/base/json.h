@@ -1,0 +1,27 @@
+#pragma once
+#include <filesystem>
+#include <nlohmann/json.hpp>
+#include <string>
+#include <vector>
+
+namespace zp {
+
+/// JSON that keeps the order in which keys were written.
+using Json = nlohmann::ordered_json;
+
+/// Reads a JSON file. Error: unreadable, larger than `maxBytes`, nested deeper than 64, not JSON
+/// (with line and column), or, when `format` is given, another "format" or a newer "version".
+Json readJson(const std::filesystem::path& file, const std::string& format = "", int version = 1,
+              size_t maxBytes = 64u << 20);
+
+/// The same for text that is already in memory; `name` stands in messages.
+Json parseJson(const std::string& text, const std::string& name);
+
+/// Writes in one step, with two-space indentation.
+void writeJson(const std::filesystem::path& file, const Json& json);
+
+/// NaN and infinities as null.
+Json number(double value);
+Json numbers(const std::vector<double>& values);
+
+}  // namespace zp

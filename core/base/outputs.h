@@ -1,0 +1,40 @@
+#pragma once
+#include <filesystem>
+#include <vector>
+
+namespace zp {
+
+/// The files that one job makes: all of them appear, complete, at `commit`, or none does.
+/// Each is written under a temporary name beside its place; a destructor without commit removes
+/// what was written. What a killed run left behind is swept when the folder is next written to.
+class Outputs {
+ public:
+  explicit Outputs(bool replace) : replace_(replace) {}
+  ~Outputs();
+  Outputs(const Outputs&) = delete;
+  Outputs& operator=(const Outputs&) = delete;
+
+  /// Refused (Error): an existing file unless `replace`, a missing or read-only folder, a file
+  /// that is also an input.
+  std::filesystem::path add(const std::filesystem::path& target,
+                            const std::vector<std::filesystem::path>& inputs = {});
+
+  /// Renames everything into place (companions such as `.aux.xml` before their file). When one
+  /// rename fails, those already made are taken back.
+  void commit();
+
+  std::vector<std::filesystem::path> targets() const;
+
+ private:
+  struct File {
+    std::filesystem::path target, temporary;
+  };
+  bool replace_;
+  bool committed_ = false;
+  std::vector<File> files_;
+};
+
+/// Writes a text file in one step (temporary name, flush to disk, rename).
+void writeFileAtomically(const std::filesystem::path& target, const std::string& text);
+
+}  // namespace zp

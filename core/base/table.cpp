@@ -1,0 +1,37 @@
+#include "base/table.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+#include "base/error.h"
+#include "base/text.h"
+
+namespace zp {
+
+size_t Table::column(const std::string& name) const {
+  const auto at = std::find(columns.begin(), columns.end(), name);
+  if (at == columns.end())
+    throw Error(fmt::format("There is no column “{}”; the columns are {}.{}", name, listed(columns),
+                            didYouMean(name, columns)));
+  return static_cast<size_t>(at - columns.begin());
+}
+
+namespace {
+void appendRow(std::string& out, const std::vector<std::string>& cells, char separator) {
+  for (size_t i = 0; i < cells.size(); ++i) {
+    if (i > 0) out += separator;
+    out += csvField(cells[i], separator);
+  }
+  out += '\n';
+}
+}  // namespace
+
+std::string toCsv(const Table& table, char separator) {
+  std::string out;
+  appendRow(out, table.columns, separator);
+  for (const auto& row : table.rows) appendRow(out, row, separator);
+  return out;
+}
+
+}  // namespace zp

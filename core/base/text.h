@@ -1,0 +1,35 @@
+#pragma once
+#include <optional>
+#include <string>
+#include <string_view>
+#include <vector>
+
+namespace zp {
+
+/// Shortest form that reads back as the same number; "" for NaN.
+std::string shortest(double value);
+
+/// The whole text as a number, in the C locale; nothing for anything else.
+std::optional<double> parseNumber(std::string_view text);
+std::optional<long long> parseInteger(std::string_view text);
+
+std::string trimmed(std::string_view text);
+std::string lowered(std::string_view text);
+std::vector<std::string> split(std::string_view text, char separator);
+
+/// "band2" before "band10".
+bool naturalLess(std::string_view a, std::string_view b);
+
+/// The known name with the smallest edit distance, when it is near enough to be meant; else "".
+std::string nearestName(std::string_view name, const std::vector<std::string>& known);
+
+/// " Did you mean “x”?" or "".
+std::string didYouMean(std::string_view name, const std::vector<std::string>& known);
+
+/// One CSV field, quoted where RFC 4180 asks for it.
+std::string csvField(std::string_view text, char separator);
+
+/// The first value, as “a, b and c”.
+std::string listed(const std::vector<std::string>& items);
+
+}  // namespace zp

@@ -1,0 +1,46 @@
+#pragma once
+#include <oneapi/tbb/parallel_pipeline.h>
+
+#include <memory>
+#include <vector>
+
+#include "base/progress.h"
+#include "grid/grid.h"
+
+namespace zp {
+
+/// The way every raster computation runs: windows are read in order, computed on all cores and
+/// handed to `write` in order again, so the result does not depend on how many cores there are.
+///   read: Window → std::unique_ptr<Block>      (one at a time)
+///   compute: Block& → void                     (many at a time)
+///   write: Block& → void                       (one at a time, in the order of the windows)
+template <class Block, class Read, class Compute, class Write>
+void runBlocks(const std::vector<Window>& windows, const Progress& progress, Read read,
+               Compute compute, Write write) {
+  using Handle = std::shared_ptr<Block>;
+  constexpr size_t kInFlight = 4;
+  size_t next = 0, done = 0;
+  namespace tbb = oneapi::tbb;
+  tbb::parallel_pipeline(
+      kInFlight,
+      tbb::make_filter<void, Handle>(tbb::filter_mode::serial_in_order,
+                                     [&](tbb::flow_control& flow) -> Handle {
+                                       if (next == windows.size()) {
+                                         flow.stop();
+                                         return {};
+                                       }
+                                       progress.check();
+                                       return read(windows[next++]);
+                                     }) &
+          tbb::make_filter<Handle, Handle>(tbb::filter_mode::parallel,
+                                           [&](Handle block) {
+                                             compute(*block);
+                                             return block;
+                                           }) &
+          tbb::make_filter<Handle, void>(tbb::filter_mode::serial_in_order, [&](Handle block) {
+            write(*block);
+            progress.at(static_cast<double>(++done) / static_cast<double>(windows.size()));
+          }));
+}
+
+}  // namespace zp

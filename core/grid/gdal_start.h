@@ -1,0 +1,31 @@
+#pragma once
+#include <string>
+
+namespace zp {
+
+/// Registers the drivers in use and shuts the rest off: plug-ins, network file systems, script
+/// languages in virtual rasters. Every function of this project that touches GDAL calls it first.
+void startGdal();
+
+/// Refuses names that are not plain local paths (URLs, /vsi prefixes, driver connection strings).
+void requireLocalPath(const std::string& path);
+
+/// Collects GDAL's messages of this thread while it lives, instead of printing them.
+class GdalMessages {
+ public:
+  GdalMessages();
+  ~GdalMessages();
+  GdalMessages(const GdalMessages&) = delete;
+  GdalMessages& operator=(const GdalMessages&) = delete;
+  bool failed() const { return failed_; }
+  /// The last error; "" when there was none.
+  const std::string& last() const { return last_; }
+  void clear() { failed_ = false, last_.clear(); }
+
+ private:
+  friend struct GdalMessagesAccess;
+  bool failed_ = false;
+  std::string last_;
+};
+
+}  // namespace zp

@@ -1,0 +1,197 @@
+#include "grid/raster_file.h"
+
+#include <fmt/format.h>
+#include <gdal_priv.h>
+
+#include <cmath>
+#include <limits>
+
+#include "base/error.h"
+#include "grid/gdal_start.h"
+
+namespace zp {
+namespace {
+
+void closeDataset(GDALDataset* d) {
+  GdalMessages quiet;
+  if (d != nullptr) GDALClose(d);
+}
+
+NumberType numberType(GDALDataType t, const std::string& path) {
+  switch (t) {
+    case GDT_Byte: return NumberType::Byte;
+    case GDT_UInt16: return NumberType::UInt16;
+    case GDT_Int16: return NumberType::Int16;
+    case GDT_UInt32: return NumberType::UInt32;
+    case GDT_Int32: return NumberType::Int32;
+    case GDT_Float32: return NumberType::Float32;
+    case GDT_Float64: return NumberType::Float64;
+    default:
+      throw Error(fmt::format("“{}” holds complex numbers or a number type that is not supported; "
+                              "convert it to whole or real numbers first.",
+                              path));
+  }
+}
+
+bool fitsFloat(NumberType t) {
+  return t == NumberType::Byte || t == NumberType::UInt16 || t == NumberType::Int16 ||
+         t == NumberType::Float32;
+}
+
+BandFacts factsOf(GDALRasterBand& band, int number, const std::string& path) {
+  BandFacts f;
+  f.name = band.GetDescription();
+  if (f.name.empty()) f.name = fmt::format("band {}", number);
+  f.type = numberType(band.GetRasterDataType(), path);
+  int has = 0;
+  const double nodata = band.GetNoDataValue(&has);
+  if (has != 0) f.nodata = nodata;
+  const double scale = band.GetScale(&has);
+  if (has != 0 && scale != 0 && std::isfinite(scale)) f.scale = scale;
+  const double offset = band.GetOffset(&has);
+  if (has != 0 && std::isfinite(offset)) f.offset = offset;
+  if (const char* unit = band.GetUnitType()) f.unit = unit;
+  char** items = band.GetMetadata();
+  for (int i = 0; items != nullptr && items[i] != nullptr; ++i) {
+    char* key = nullptr;
+    const char* value = CPLParseNameValue(items[i], &key);
+    if (key != nullptr && value != nullptr) f.metadata[key] = value;
+    CPLFree(key);
+  }
+  char** names = band.GetCategoryNames();
+  for (int i = 0; names != nullptr && names[i] != nullptr; ++i) f.categories.emplace_back(names[i]);
+  if (const GDALColorTable* table = band.GetColorTable()) {
+    for (int i = 0; i < table->GetColorEntryCount(); ++i) {
+      const GDALColorEntry* c = table->GetColorEntry(i);
+      f.colours[i] = {c->c1, c->c2, c->c3};
+    }
+  }
+  return f;
+}
+
+}  // namespace
+
+RasterFile::RasterFile(const std::filesystem::path& path)
+    : path_(path), dataset_(nullptr, &closeDataset) {
+  startGdal();
+  requireLocalPath(path.string());
+  std::error_code ec;
+  if (!std::filesystem::exists(path, ec))
+    throw Error(fmt::format("“{}” does not exist; check the name.", path.string()));
+  GdalMessages messages;
+  dataset_.reset(static_cast<GDALDataset*>(
+      GDALOpenEx(path.c_str(), GDAL_OF_RASTER | GDAL_OF_READONLY, nullptr, nullptr, nullptr)));
+  if (!dataset_)
+    throw Error(fmt::format("“{}” is not a raster that can be read; choose a GeoTIFF or another "
+                            "open raster format.",
+                            path.string()));
+  if (dataset_->GetRasterCount() == 0)
+    throw Error(fmt::format("“{}” has no bands; choose another file.", path.string()));
+  grid_.width = dataset_->GetRasterXSize();
+  grid_.height = dataset_->GetRasterYSize();
+  grid_.georeferenced = dataset_->GetGeoTransform(grid_.transform.data()) == CE_None;
+  if (!grid_.georeferenced) grid_.transform = {0, 1, 0, 0, 0, -1};
+  const char* wkt = dataset_->GetProjectionRef();
+  if (grid_.georeferenced && wkt != nullptr) grid_.crs = wkt;
+  for (int b = 1; b <= dataset_->GetRasterCount(); ++b)
+    facts_.push_back(factsOf(*dataset_->GetRasterBand(b), b, path.string()));
+  dataset_->GetRasterBand(1)->GetBlockSize(&blockWidth_, &blockHeight_);
+  // A file that was cut short is found out now, at its last pixel, rather than half way.
+  float last = 0;
+  const Window corner{grid_.width - 1, grid_.height - 1, 1, 1};
+  rawRead(bands(), corner, &last, 1, 1, GDT_Float32);
+}
+
+RasterFile::~RasterFile() = default;
+RasterFile::RasterFile(RasterFile&&) noexcept = default;
+RasterFile& RasterFile::operator=(RasterFile&&) noexcept = default;
+
+std::map<std::string, std::string> RasterFile::metadata() const {
+  std::map<std::string, std::string> all;
+  char** items = dataset_->GetMetadata();
+  for (int i = 0; items != nullptr && items[i] != nullptr; ++i) {
+    char* key = nullptr;
+    const char* value = CPLParseNameValue(items[i], &key);
+    if (key != nullptr && value != nullptr) all[key] = value;
+    CPLFree(key);
+  }
+  return all;
+}
+
+bool RasterFile::hasOverviews() const { return dataset_->GetRasterBand(1)->GetOverviewCount() > 0; }
+
+RasterFile::Conversion RasterFile::conversion(int band) const {
+  const auto& f = facts(band);
+  return {f.nodata, f.scale, f.offset};
+}
+
+void RasterFile::rawRead(int band, Window w, void* out, int ow, int oh, int gdalType) const {
+  GdalMessages messages;
+  const CPLErr result = dataset_->GetRasterBand(band)->RasterIO(
+      GF_Read, w.x, w.y, w.width, w.height, out, ow, oh, static_cast<GDALDataType>(gdalType), 0, 0,
+      nullptr);
+  if (result != CE_None)
+    throw Error(fmt::format("“{}” is damaged or cut short near row {}; copy it again from its "
+                            "source.",
+                            path_.string(), w.y + w.height));
+}
+
+void RasterFile::read(int band, Window w, float* out, int ow, int oh) const {
+  read(band, w, conversion(band), out, ow, oh);
+}
+
+void RasterFile::read(int band, Window w, const Conversion& c, float* out, int ow, int oh) const {
+  constexpr float kNan = std::numeric_limits<float>::quiet_NaN();
+  if (ow <= 0) ow = w.width, oh = w.height;
+  const size_t n = static_cast<size_t>(ow) * static_cast<size_t>(oh);
+  const NumberType type = facts(band).type;
+  const bool plain = c.scale == 1 && c.offset == 0;
+  const auto convert = [&](auto stored, auto nodata) {
+    if (c.nodata && stored == nodata) return kNan;
+    const float v = plain ? static_cast<float>(stored)
+                          : static_cast<float>(static_cast<double>(stored) * c.scale + c.offset);
+    return std::isfinite(v) ? v : kNan;
+  };
+  if (fitsFloat(type)) {
+    rawRead(band, w, out, ow, oh, GDT_Float32);
+    const bool whole = type != NumberType::Float32;
+    if (plain && !c.nodata && whole) return;
+    const auto nodata = static_cast<float>(c.nodata.value_or(0));
+    for (size_t i = 0; i < n; ++i) out[i] = convert(out[i], nodata);
+  } else {
+    std::vector<double> wide(n);
+    rawRead(band, w, wide.data(), ow, oh, GDT_Float64);
+    for (size_t i = 0; i < n; ++i) out[i] = convert(wide[i], c.nodata.value_or(0));
+  }
+}
+
+void RasterFile::readWide(int band, Window w, double* out) const {
+  const Conversion c = conversion(band);
+  rawRead(band, w, out, w.width, w.height, GDT_Float64);
+  for (size_t i = 0; i < w.pixels(); ++i) {
+    const double v = c.nodata && out[i] == *c.nodata ? NAN : out[i] * c.scale + c.offset;
+    out[i] = std::isfinite(v) ? v : NAN;
+  }
+}
+
+void RasterFile::readCodes(int band, Window w, uint16_t* out, int ow, int oh) const {
+  if (ow <= 0) ow = w.width, oh = w.height;
+  const size_t n = static_cast<size_t>(ow) * static_cast<size_t>(oh);
+  const auto& f = facts(band);
+  if (f.type == NumberType::Byte || f.type == NumberType::UInt16) {
+    rawRead(band, w, out, ow, oh, GDT_UInt16);
+    if (f.nodata && *f.nodata != 0)
+      for (size_t i = 0; i < n; ++i)
+        if (out[i] == *f.nodata) out[i] = 0;
+    return;
+  }
+  std::vector<double> wide(n);
+  rawRead(band, w, wide.data(), ow, oh, GDT_Float64);
+  for (size_t i = 0; i < n; ++i) {
+    const double v = wide[i];
+    const bool code = v >= 1 && v <= 65535 && v == std::floor(v) && !(f.nodata && v == *f.nodata);
+    out[i] = code ? static_cast<uint16_t>(v) : 0;
+  }
+}
+
+}  // namespace zp

@@ -1,0 +1,335 @@
+#include "index/formula.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cctype>
+#include <cmath>
+
+#include "base/text.h"
+
+namespace zp {
+namespace {
+
+constexpr size_t kLongest = 4000;
+constexpr int kDeepest = 100;
+
+struct Token {
+  enum Kind { Name, Number, Sign, End } kind;
+  std::string text;
+  size_t at;
+  double value = 0;
+};
+
+bool nameStart(char c) { return std::isalpha(static_cast<unsigned char>(c)) || c == '_'; }
+bool namePart(char c) { return std::isalnum(static_cast<unsigned char>(c)) || c == '_'; }
+bool digit(char c) { return c >= '0' && c <= '9'; }
+
+size_t numberEnd(const std::string& s, size_t i) {
+  while (i < s.size() && digit(s[i])) ++i;
+  if (i < s.size() && s[i] == '.') {
+    ++i;
+    while (i < s.size() && digit(s[i])) ++i;
+  }
+  if (i < s.size() && (s[i] == 'e' || s[i] == 'E')) {
+    size_t j = i + 1;
+    if (j < s.size() && (s[j] == '+' || s[j] == '-')) ++j;
+    if (j < s.size() && digit(s[j])) {
+      while (j < s.size() && digit(s[j])) ++j;
+      i = j;
+    }
+  }
+  return i;
+}
+
+/// The token at or after `i`; a character that starts none is a Sign of its own.
+Token nextToken(const std::string& s, size_t i) {
+  while (i < s.size() && std::isspace(static_cast<unsigned char>(s[i]))) ++i;
+  if (i >= s.size()) return {Token::End, "", s.size()};
+  size_t end = i + 1;
+  if (nameStart(s[i])) {
+    while (end < s.size() &&
+           (namePart(s[end]) || (s[end] == '.' && end + 1 < s.size() && nameStart(s[end + 1]))))
+      ++end;
+    return {Token::Name, s.substr(i, end - i), i};
+  }
+  if (digit(s[i]) || (s[i] == '.' && i + 1 < s.size() && digit(s[i + 1]))) {
+    end = numberEnd(s, i);
+    const std::string text = s.substr(i, end - i);
+    std::string padded = text.front() == '.' ? "0" + text : text;
+    if (padded.back() == '.') padded += '0';
+    return {Token::Number, text, i, parseNumber(padded).value_or(NAN)};
+  }
+  const std::string two = s.substr(i, 2);
+  if (two == "<=" || two == ">=" || two == "<>") return {Token::Sign, two, i};
+  while (end < s.size() && (static_cast<unsigned char>(s[end]) & 0xC0) == 0x80) ++end;  // UTF-8
+  return {Token::Sign, s.substr(i, end - i), i};
+}
+
+struct Function {
+  const char* name;
+  FormulaOp op;
+  size_t fewest, most;
+};
+constexpr Function kFunctions[] = {
+    {"min", FormulaOp::Min, 2, 16},    {"max", FormulaOp::Max, 2, 16},
+    {"abs", FormulaOp::Abs, 1, 1},     {"sqrt", FormulaOp::Sqrt, 1, 1},
+    {"log10", FormulaOp::Log10, 1, 1}, {"exp", FormulaOp::Exp, 1, 1},
+    {"ndiff", FormulaOp::NDiff, 2, 2}};
+
+const Function* functionNamed(const std::string& name) {
+  for (const auto& f : kFunctions)
+    if (name == f.name) return &f;
+  return nullptr;
+}
+
+bool isWord(const std::string& t) {
+  return t == "and" || t == "or" || t == "not" || t == "when" || t == "then" || t == "else";
+}
+
+class Parser {
+ public:
+  Parser(const std::string& text, const std::vector<std::string>& known) : known_(known) {
+    out_.text = text;
+    token_ = nextToken(text, 0);
+  }
+
+  Formula run() {
+    if (token_.kind == Token::End)
+      throw FormulaError(0, 0, "The formula is empty; write one, such as (nir - red) / (nir + red).");
+    expression();
+    if (token_.kind != Token::End) {
+      if (token_.text == ")") fail("This closing parenthesis has no opening one.");
+      if (token_.kind == Token::Name && !isWord(token_.text) && out_.steps.size() == 1 &&
+          functionNamed(lowered(token_.text)) == nullptr)
+        fail(fmt::format("There is a sign missing before “{}”.", token_.text));
+      fail(fmt::format("“{}” does not belong here; is a sign missing before it?", token_.text));
+    }
+    return std::move(out_);
+  }
+
+ private:
+  [[noreturn]] void fail(const std::string& sentence, const std::string& suggestion = "") const {
+    throw FormulaError(token_.at, token_.text.size(), sentence, suggestion);
+  }
+
+  void advance() { token_ = nextToken(out_.text, token_.at + token_.text.size()); }
+  bool at(const char* text) const { return token_.kind != Token::End && token_.text == text; }
+
+  bool accept(const char* text) {
+    if (!at(text)) return false;
+    advance();
+    return true;
+  }
+
+  void expect(const char* text, const char* sentence) {
+    if (!accept(text)) fail(sentence);
+  }
+
+  void emit(FormulaOp op, int takes, int band = 0, float value = 0) {
+    out_.steps.push_back({op, band, value});
+    depth_ += 1 - takes;
+    out_.stack = std::max(out_.stack, depth_);
+  }
+
+  /// Guards every way in which one expression can stand inside another.
+  struct Level {
+    explicit Level(Parser& p) : parser(p) {
+      if (++parser.level_ > kDeepest)
+        parser.fail(fmt::format("The formula is nested deeper than {} levels here; split it into "
+                                "several.",
+                                kDeepest));
+    }
+    ~Level() { --parser.level_; }
+    Parser& parser;
+  };
+
+  void expression() {
+    const Level level(*this);
+    if (accept("when")) {
+      expression();
+      expect("then", "“when” needs a “then” here.");
+      expression();
+      expect("else", "“when … then …” needs an “else” here.");
+      expression();
+      return emit(FormulaOp::Choose, 3);
+    }
+    disjunction();
+  }
+
+  void disjunction() {
+    conjunction();
+    while (accept("or")) conjunction(), emit(FormulaOp::Or, 2);
+  }
+
+  void conjunction() {
+    negation();
+    while (accept("and")) negation(), emit(FormulaOp::And, 2);
+  }
+
+  void negation() {
+    const Level level(*this);
+    if (!accept("not")) return comparison();
+    negation();
+    emit(FormulaOp::Not, 1);
+  }
+
+  void comparison() {
+    sum();
+    static const std::pair<const char*, FormulaOp> kSigns[] = {
+        {"<", FormulaOp::Less},     {"<=", FormulaOp::LessEqual}, {">", FormulaOp::Greater},
+        {">=", FormulaOp::GreaterEqual}, {"=", FormulaOp::Equal}, {"<>", FormulaOp::NotEqual}};
+    for (const auto& [sign, op] : kSigns) {
+      if (!accept(sign)) continue;
+      sum();
+      emit(op, 2);
+      for (const auto& [next, unused] : kSigns)
+        if (at(next)) fail("Comparisons are not chained; join two of them with “and”.");
+      return;
+    }
+  }
+
+  void sum() {
+    product();
+    while (at("+") || at("-")) {
+      const bool plus = accept("+");
+      if (!plus) advance();
+      product();
+      emit(plus ? FormulaOp::Add : FormulaOp::Subtract, 2);
+    }
+  }
+
+  void product() {
+    sign();
+    while (at("*") || at("/")) {
+      const bool times = accept("*");
+      if (!times) advance();
+      sign();
+      emit(times ? FormulaOp::Multiply : FormulaOp::Divide, 2);
+    }
+  }
+
+  void sign() {
+    const Level level(*this);
+    if (accept("+")) return sign();
+    if (!accept("-")) return power();
+    sign();
+    emit(FormulaOp::Negate, 1);
+  }
+
+  void power() {
+    primary();
+    if (!accept("^")) return;
+    sign();  // binds to the right: 2^3^2, and takes a sign: 2^-1
+    emit(FormulaOp::Power, 2);
+  }
+
+  void primary() {
+    if (token_.kind == Token::Number) {
+      if (!std::isfinite(token_.value) || std::abs(token_.value) > 3e38)
+        fail("This number is too large.");
+      emit(FormulaOp::Constant, 0, 0, static_cast<float>(token_.value));
+      return advance();
+    }
+    if (accept("(")) {
+      expression();
+      return expect(")", "A closing parenthesis is missing here.");
+    }
+    if (token_.kind == Token::Name && !isWord(token_.text)) return named();
+    if (token_.kind == Token::End) fail("The formula ends too early; something is missing here.");
+    fail(fmt::format("“{}” does not belong here; a role, a number or a parenthesis does.",
+                     token_.text));
+  }
+
+  void named() {
+    const Token name = token_;
+    if (const Function* f = functionNamed(name.text)) {
+      advance();
+      return call(*f, name);
+    }
+    if (std::find(known_.begin(), known_.end(), name.text) == known_.end()) unknown();
+    const auto& v = out_.variables;
+    auto index = static_cast<int>(std::find(v.begin(), v.end(), name.text) - v.begin());
+    if (index == static_cast<int>(v.size())) out_.variables.push_back(name.text);
+    emit(FormulaOp::Band, 0, index);
+    advance();
+  }
+
+  void call(const Function& f, const Token& name) {
+    expect("(", "A function is followed by its values in parentheses.");
+    size_t count = 0;
+    do {
+      expression();
+      ++count;
+      if (count > 1 && f.most > 2) emit(f.op, 2);
+    } while (accept(","));
+    expect(")", "A closing parenthesis is missing here.");
+    if (count < f.fewest || count > f.most) {
+      const std::string wants = f.fewest == f.most ? fmt::format("{}", f.fewest)
+                                                   : fmt::format("{} to {}", f.fewest, f.most);
+      throw FormulaError(name.at, name.text.size(),
+                         fmt::format("“{}” takes {} value{}, not {}.", name.text, wants,
+                                     f.most == 1 ? "" : "s", count));
+    }
+    if (f.most <= 2) emit(f.op, static_cast<int>(count));
+  }
+
+  [[noreturn]] void unknown() const {
+    std::vector<std::string> names = known_;
+    for (const auto& f : kFunctions) names.emplace_back(f.name);
+    const std::string near = nearestName(token_.text, names);
+    const std::string hint =
+        near.empty() ? (known_.empty() ? " The scene has no band roles yet."
+                                       : fmt::format(" The roles here are {}.", listed(known_)))
+                     : fmt::format(" Did you mean “{}”?", near);
+    fail(fmt::format("“{}” is not a role of this scene.{}", token_.text, hint), near);
+  }
+
+  Formula out_;
+  const std::vector<std::string>& known_;
+  Token token_{Token::End, "", 0};
+  int depth_ = 0, level_ = 0;
+};
+
+}  // namespace
+
+Formula parseFormula(const std::string& text, const std::vector<std::string>& known) {
+  if (text.size() > kLongest)
+    throw FormulaError(kLongest, 0,
+                       fmt::format("The formula is longer than {} characters; split it into "
+                                   "several.",
+                                   kLongest));
+  return Parser(text, known).run();
+}
+
+std::vector<FormulaToken> formulaTokens(const std::string& text,
+                                        const std::vector<std::string>& known) {
+  std::vector<FormulaToken> out;
+  for (Token t = nextToken(text, 0); t.kind != Token::End; t = nextToken(text, t.at + t.text.size())) {
+    auto kind = FormulaToken::Sign;
+    if (t.kind == Token::Number) kind = FormulaToken::Number;
+    if (t.kind == Token::Name) {
+      const bool isRole = std::find(known.begin(), known.end(), t.text) != known.end();
+      kind = isWord(t.text)                       ? FormulaToken::Word
+             : functionNamed(t.text) != nullptr ? FormulaToken::Function
+             : isRole                           ? FormulaToken::Name
+                                                : FormulaToken::Unknown;
+    }
+    out.push_back({kind, t.at, t.text.size()});
+  }
+  return out;
+}
+
+const std::vector<std::pair<std::string, std::string>>& formulaFunctions() {
+  static const std::vector<std::pair<std::string, std::string>> all{
+      {"ndiff", "ndiff(a, b) is (a − b) / (a + b)"},
+      {"min", "the smallest of its values"},
+      {"max", "the largest of its values"},
+      {"abs", "without the sign"},
+      {"sqrt", "square root"},
+      {"log10", "logarithm to base 10"},
+      {"exp", "e to this power"}};
+  return all;
+}
+
+}  // namespace zp

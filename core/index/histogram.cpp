@@ -1,0 +1,95 @@
+#include "index/histogram.h"
+
+#include <algorithm>
+#include <cmath>
+
+#include "grid/block_pipeline.h"
+#include "grid/raster_file.h"
+
+namespace zp {
+namespace {
+
+void count(Histogram& h, const float* values, size_t n) {
+  const double scale = static_cast<double>(h.bins.size()) / (h.high - h.low);
+  for (size_t i = 0; i < n; ++i) {
+    const double v = values[i];
+    if (!(v >= h.low && v <= h.high)) continue;
+    const auto bin = static_cast<size_t>((v - h.low) * scale);
+    ++h.bins[std::min(bin, h.bins.size() - 1)];
+  }
+}
+
+void setRange(Histogram& h, double low, double high, size_t bins) {
+  h.bins.assign(bins, 0);
+  h.low = low;
+  h.high = high > low ? high : low + 1;
+}
+
+}  // namespace
+
+Histogram histogramOf(const std::vector<float>& values, size_t bins, double low, double high) {
+  Histogram h;
+  h.statistics.add(values.data(), values.size());
+  if (low >= high) low = h.statistics.min, high = h.statistics.max;
+  setRange(h, low, high, bins);
+  count(h, values.data(), values.size());
+  return h;
+}
+
+Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins,
+                      const Progress& progress) {
+  const RasterFile file(raster);
+  const auto windows =
+      planWindows(file.grid(), file.blockWidth(), file.blockHeight(), size_t{4} << 20);
+  struct Block {
+    Window window;
+    std::vector<float> values;
+    Histogram part;
+  };
+  const auto read = [&](Window w) {
+    auto b = std::make_shared<Block>();
+    b->window = w;
+    b->values.resize(w.pixels());
+    file.read(band, w, b->values.data());
+    return b;
+  };
+  Histogram h;
+  runBlocks<Block>(
+      windows, progress.part(0, 0.5), read,
+      [](Block& b) { b.part.statistics.add(b.values.data(), b.values.size()); },
+      [&](Block& b) { h.statistics.merge(b.part.statistics); });
+  setRange(h, h.statistics.min, h.statistics.max, bins);
+  runBlocks<Block>(
+      windows, progress.part(0.5, 1), read,
+      [&](Block& b) {
+        setRange(b.part, h.low, h.high, bins);
+        count(b.part, b.values.data(), b.values.size());
+      },
+      [&](Block& b) {
+        for (size_t i = 0; i < bins; ++i) h.bins[i] += b.part.bins[i];
+      });
+  return h;
+}
+
+double otsuThreshold(const Histogram& h) {
+  double total = 0, sum = 0;
+  for (size_t i = 0; i < h.bins.size(); ++i) {
+    total += static_cast<double>(h.bins[i]);
+    sum += static_cast<double>(i) * static_cast<double>(h.bins[i]);
+  }
+  double below = 0, sumBelow = 0, best = -1;
+  size_t first = 0, last = 0;
+  for (size_t i = 0; i + 1 < h.bins.size(); ++i) {
+    below += static_cast<double>(h.bins[i]);
+    sumBelow += static_cast<double>(i) * static_cast<double>(h.bins[i]);
+    const double above = total - below;
+    if (below == 0 || above == 0) continue;
+    const double gap = sumBelow / below - (sum - sumBelow) / above;
+    const double between = below * above * gap * gap;
+    if (between > best * (1 + 1e-12)) best = between, first = last = i;
+    else if (between >= best * (1 - 1e-12)) last = i;  // an empty valley: its middle
+  }
+  return h.low + h.binWidth() * (static_cast<double>(first + last) / 2 + 1);
+}
+
+}  // namespace zp

@@ -1,0 +1,29 @@
+#pragma once
+#include <filesystem>
+#include <vector>
+
+#include "base/progress.h"
+#include "index/statistics.h"
+
+namespace zp {
+
+/// Counts of valid values in equal bins from `low` to `high`; the highest value belongs to the last
+/// bin. Values outside are left out of the bins but counted in `statistics`.
+struct Histogram {
+  double low = 0, high = 1;
+  std::vector<size_t> bins;
+  Statistics statistics;
+  double binWidth() const { return (high - low) / static_cast<double>(bins.size()); }
+};
+
+/// Of one band of a raster, over its own range.
+Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins,
+                      const Progress& progress = Progress());
+
+/// Of values in memory; NaN is left out. Range found when low ≥ high.
+Histogram histogramOf(const std::vector<float>& values, size_t bins, double low = 0, double high = 0);
+
+/// The threshold that parts a histogram best in two (Otsu 1979), at a bin edge.
+double otsuThreshold(const Histogram& histogram);
+
+}  // namespace zp

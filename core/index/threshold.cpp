@@ -1,0 +1,78 @@
+#include "index/threshold.h"
+
+#include <fmt/format.h>
+
+#include <cmath>
+
+#include "base/error.h"
+#include "grid/block_pipeline.h"
+#include "legend/class_map.h"
+
+namespace zp {
+namespace {
+
+struct ThresholdBlock {
+  Window window;
+  std::vector<float> values;
+  std::vector<double> wide;
+  std::vector<uint16_t> codes;
+};
+
+template <class T>
+void classify(const std::vector<T>& values, const std::vector<T>& thresholds,
+              const std::vector<uint16_t>& codes, std::vector<uint16_t>& out) {
+  out.resize(values.size());
+  for (size_t i = 0; i < values.size(); ++i) {
+    size_t c = 0;
+    for (const T t : thresholds) c += values[i] >= t ? 1 : 0;
+    out[i] = std::isnan(values[i]) ? uint16_t{0} : codes[c];
+  }
+}
+
+}  // namespace
+
+void thresholdToClasses(const std::filesystem::path& raster, int band,
+                        const std::vector<double>& thresholds, const Legend& legend,
+                        const std::filesystem::path& temporary, const Progress& progress) {
+  for (size_t i = 1; i < thresholds.size(); ++i)
+    if (!(thresholds[i] > thresholds[i - 1]))
+      throw Error(fmt::format("The thresholds have to rise, but {} is not above {}.", thresholds[i],
+                              thresholds[i - 1]));
+  if (thresholds.empty() || legend.classes.size() != thresholds.size() + 1)
+    throw Error(fmt::format("{} threshold{} make {} classes, but {} names are given.",
+                            thresholds.size(), thresholds.size() == 1 ? "" : "s",
+                            thresholds.size() + 1, legend.classes.size()));
+  const RasterFile file(raster);
+  if (band < 1 || band > file.bands())
+    throw Error(fmt::format("“{}” has no band {}; it has {}.", raster.string(), band, file.bands()));
+  const NumberType type = file.facts(band).type;
+  const bool wide = type == NumberType::Float64 || type == NumberType::Int32 ||
+                    type == NumberType::UInt32;
+  std::vector<uint16_t> codes;
+  for (const auto& c : legend.classes) codes.push_back(static_cast<uint16_t>(c.code));
+  const std::vector<float> narrow(thresholds.begin(), thresholds.end());
+
+  RasterWriter writer(temporary, classMapSpec(file.grid(), legend, "classes"));
+  runBlocks<ThresholdBlock>(
+      planWindows(file.grid(), file.blockWidth(), file.blockHeight(), size_t{2} << 20), progress,
+      [&](Window w) {
+        auto b = std::make_shared<ThresholdBlock>();
+        b->window = w;
+        if (wide) {
+          b->wide.resize(w.pixels());
+          file.readWide(band, w, b->wide.data());
+        } else {
+          b->values.resize(w.pixels());
+          file.read(band, w, b->values.data());
+        }
+        return b;
+      },
+      [&](ThresholdBlock& b) {
+        if (wide) classify(b.wide, thresholds, codes, b.codes);
+        else classify(b.values, narrow, codes, b.codes);
+      },
+      [&](ThresholdBlock& b) { writer.writeCodes(1, b.window, b.codes); });
+  writer.finish();
+}
+
+}  // namespace zp

@@ -1,0 +1,32 @@
+#pragma once
+#include <filesystem>
+#include <vector>
+
+#include "base/progress.h"
+#include "grid/raster_writer.h"
+#include "legend/legend.h"
+
+namespace zp {
+
+/// How a class map is written: Byte up to code 255, else UInt16; 0 is no data; colours as a colour
+/// table, names as category names and as band metadata (`class_4` = "Reedbed").
+RasterSpec classMapSpec(const Grid& grid, const Legend& legend, const std::string& name);
+
+/// The classes a class map carries; empty when it carries none.
+Legend legendOf(const RasterFile& map, int band = 1);
+
+struct ClassArea {
+  int code = 0;
+  std::string name;
+  size_t pixels = 0;
+  double area = 0;  // square metres; NaN without a reference system
+};
+
+/// Pixels and area per class, by ascending code: every class of the map's legend and of `legend`,
+/// and every code that occurs.
+std::vector<ClassArea> classAreas(const std::filesystem::path& map, const Legend& legend = {},
+                                  const Progress& progress = Progress());
+
+Json toJson(const std::vector<ClassArea>& areas);
+
+}  // namespace zp

@@ -1,0 +1,134 @@
+#include "legend/legend.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+#include "base/error.h"
+#include "base/text.h"
+
+namespace zp {
+
+Colour colourFrom(const std::string& text) {
+  const bool shape = text.size() == 7 && text[0] == '#' &&
+                     text.find_first_not_of("0123456789abcdefABCDEF", 1) == std::string::npos;
+  if (!shape) throw Error(fmt::format("“{}” is not a colour; write it as #rrggbb.", text));
+  const auto part = [&](size_t at) {
+    return static_cast<uint8_t>(std::stoi(text.substr(at, 2), nullptr, 16));
+  };
+  return {part(1), part(3), part(5)};
+}
+
+std::string colourText(Colour c) { return fmt::format("#{:02x}{:02x}{:02x}", c.r, c.g, c.b); }
+
+Colour suggestedColour(size_t n) {
+  static constexpr Colour kSet[] = {{0, 114, 178},  {230, 159, 0}, {0, 158, 115}, {204, 121, 167},
+                                    {86, 180, 233}, {213, 94, 0},  {240, 228, 66}, {140, 140, 140}};
+  const Colour base = kSet[n % 8];
+  const int turn = static_cast<int>(n / 8) % 3;
+  const auto shade = [&](int v) {
+    if (turn == 1) v = v * 6 / 10;
+    if (turn == 2) v = 255 - (255 - v) * 5 / 10;
+    return static_cast<uint8_t>(v);
+  };
+  return {shade(base.r), shade(base.g), shade(base.b)};
+}
+
+const LegendClass* Legend::find(int code) const {
+  for (const auto& c : classes)
+    if (c.code == code) return &c;
+  return nullptr;
+}
+
+LegendClass* Legend::find(int code) {
+  return const_cast<LegendClass*>(static_cast<const Legend*>(this)->find(code));
+}
+
+LegendClass& Legend::add(LegendClass c) {
+  if (c.code < 1 || c.code > 65535)
+    throw Error(fmt::format("{} is not a class code; codes are whole numbers from 1 to 65535.",
+                            c.code));
+  if (find(c.code) != nullptr)
+    throw Error(fmt::format("The legend has a class {} already; choose another code.", c.code));
+  const auto at = std::find_if(classes.begin(), classes.end(),
+                               [&](const LegendClass& o) { return o.code > c.code; });
+  return *classes.insert(at, std::move(c));
+}
+
+void Legend::addMissing(int code, const std::string& name) {
+  if (auto* known = find(code)) {
+    if (known->name.empty()) known->name = name;
+    return;
+  }
+  LegendClass c;
+  c.code = code;
+  c.name = name.empty() ? fmt::format("class {}", code) : name;
+  c.colour = suggestedColour(static_cast<size_t>(code - 1));
+  add(std::move(c));
+}
+
+int Legend::firstFreeCode() const {
+  int code = 1;
+  while (find(code) != nullptr) ++code;
+  return code;
+}
+
+Json toJson(const Legend& legend) {
+  Json classes = Json::array();
+  for (const auto& c : legend.classes) {
+    Json one = {{"code", c.code}, {"name", c.name}, {"colour", colourText(c.colour)}};
+    if (!c.description.empty()) one["description"] = c.description;
+    for (const auto& s : c.subclasses) one["subclasses"].push_back({{"name", s.name}});
+    classes.push_back(std::move(one));
+  }
+  return {{"format", "zany-patch-legend"}, {"version", 1}, {"classes", std::move(classes)}};
+}
+
+Legend legendFrom(const Json& json) {
+  Legend legend;
+  if (!json.contains("classes") || !json["classes"].is_array())
+    throw Error("The legend has no list “classes”; see docs/formats/legend.json.");
+  for (size_t i = 0; i < json["classes"].size(); ++i) {
+    const Json& one = json["classes"][i];
+    try {
+      LegendClass c;
+      c.code = one.at("code").get<int>();
+      c.name = one.at("name").get<std::string>();
+      c.colour = one.contains("colour") ? colourFrom(one["colour"].get<std::string>())
+                                        : suggestedColour(i);
+      c.description = one.value("description", "");
+      if (one.contains("subclasses"))
+        for (const auto& s : one["subclasses"])
+          c.subclasses.push_back({s.at("name").get<std::string>()});
+      legend.add(std::move(c));
+    } catch (const Json::exception&) {
+      throw Error(fmt::format("Class {} of the legend needs a whole-number “code” and a “name”.",
+                              i + 1));
+    }
+  }
+  return legend;
+}
+
+Legend readLegend(const std::filesystem::path& file) {
+  return legendFrom(readJson(file, "zany-patch-legend"));
+}
+
+void writeLegend(const std::filesystem::path& file, const Legend& legend) {
+  writeJson(file, toJson(legend));
+}
+
+int classCode(const std::string& text, const std::string& where) {
+  auto code = parseInteger(trimmed(text));
+  if (!code) {
+    const auto real = parseNumber(trimmed(text));
+    if (real && *real == static_cast<double>(static_cast<long long>(*real)))
+      code = static_cast<long long>(*real);
+  }
+  if (!code || *code < 1 || *code > 65535)
+    throw Error(fmt::format("“{}” in {} is not a class code; codes are whole numbers from 1 to "
+                            "65535.",
+                            text, where));
+  return static_cast<int>(*code);
+}
+
+}  // namespace zp

@@ -1,0 +1,118 @@
+// Compiled twice (see zp_kernel); plain loops and vector types only, as in formula_kernel.cpp.
+#include "mapping/distance_kernel.h"
+
+namespace zp::ZP_LEVEL {
+namespace {
+
+// Sixteen pixels side by side, as two vectors of eight: each coefficient is loaded once for both.
+typedef float Lane __attribute__((vector_size(32)));
+typedef int Mask __attribute__((vector_size(32)));
+constexpr size_t kLanes = 8, kStep = 16;
+
+struct Pair {
+  Lane a, b;
+};
+
+inline Lane load(const float* p) {
+  Lane v;
+  __builtin_memcpy(&v, p, sizeof v);
+  return v;
+}
+
+inline Lane pick(Mask m, Lane yes, Lane no) { return m ? yes : no; }
+
+/// Mahalanobis² as |L⁻¹ (x − mean)|², with L L' the covariance.
+inline Pair whitened(const DistanceModel& m, int c, const Pair* x) {
+  Pair d[kMostBands];
+  const float* mean = m.means + c * m.bands;
+  for (int b = 0; b < m.bands; ++b) d[b] = {x[b].a - mean[b], x[b].b - mean[b]};
+  const float* row = m.whitening + c * (m.bands * (m.bands + 1) / 2);
+  Pair sum{Lane{}, Lane{}};
+  for (int j = 0; j < m.bands; ++j) {
+    Pair y{Lane{}, Lane{}};
+    for (int k = 0; k <= j; ++k) {
+      y.a += row[k] * d[k].a;
+      y.b += row[k] * d[k].b;
+    }
+    row += j + 1;
+    sum.a += y.a * y.a;
+    sum.b += y.b * y.b;
+  }
+  return sum;
+}
+
+inline Pair euclidean(const DistanceModel& m, int c, const Pair* x) {
+  const float* mean = m.means + c * m.bands;
+  Pair sum{Lane{}, Lane{}};
+  for (int b = 0; b < m.bands; ++b) {
+    const Lane a = x[b].a - mean[b], e = x[b].b - mean[b];
+    sum.a += a * a;
+    sum.b += e * e;
+  }
+  return sum;
+}
+
+struct Winner {
+  Lane score, squared;
+  Mask index;
+};
+
+inline void challenge(Winner& w, Lane score, Lane squared, int c) {
+  const Mask better = score > w.score;  // false for NaN, so an empty pixel never wins a class
+  w.score = pick(better, score, w.score);
+  w.squared = pick(better, squared, w.squared);
+  w.index = better ? (Mask{} + c) : w.index;
+}
+
+template <bool kLikelihood>
+inline void sixteen(const DistanceModel& m, const Pair* x, int16_t* best, float* squared) {
+  const Lane lowest = Lane{} - 3.4e38f;
+  Winner first{lowest, Lane{}, Mask{} - 1}, second = first;
+  for (int c = 0; c < m.classes; ++c) {
+    const Pair d = kLikelihood ? whitened(m, c, x) : euclidean(m, c, x);
+    const float weight = kLikelihood ? 0.5f : 1.0f;
+    const float offset = kLikelihood ? m.offsets[c] : 0.0f;
+    challenge(first, offset - weight * d.a, d.a, c);
+    challenge(second, offset - weight * d.b, d.b, c);
+  }
+  for (size_t i = 0; i < kLanes; ++i) {
+    best[i] = static_cast<int16_t>(first.index[i]);
+    best[i + kLanes] = static_cast<int16_t>(second.index[i]);
+    squared[i] = first.squared[i];
+    squared[i + kLanes] = second.squared[i];
+  }
+}
+
+template <bool kLikelihood>
+void classify(const DistanceModel& m, const float* const* bands, size_t n, int16_t* best,
+              float* squared) {
+  Pair x[kMostBands];
+  size_t p = 0;
+  for (; p + kStep <= n; p += kStep) {
+    for (int b = 0; b < m.bands; ++b) x[b] = {load(bands[b] + p), load(bands[b] + p + kLanes)};
+    sixteen<kLikelihood>(m, x, best + p, squared + p);
+  }
+  if (p == n) return;
+  float rest[kStep], restSquared[kStep];
+  int16_t restBest[kStep];
+  for (int b = 0; b < m.bands; ++b) {
+    for (size_t i = 0; i < kStep; ++i) rest[i] = bands[b][p + i < n ? p + i : n - 1];
+    x[b] = {load(rest), load(rest + kLanes)};
+  }
+  sixteen<kLikelihood>(m, x, restBest, restSquared);
+  for (size_t i = 0; p + i < n; ++i) best[p + i] = restBest[i], squared[p + i] = restSquared[i];
+}
+
+}  // namespace
+
+void likelihood(const DistanceModel& m, const float* const* bands, size_t n, int16_t* best,
+                float* squared) {
+  classify<true>(m, bands, n, best, squared);
+}
+
+void nearestMean(const DistanceModel& m, const float* const* bands, size_t n, int16_t* best,
+                 float* squared) {
+  classify<false>(m, bands, n, best, squared);
+}
+
+}  // namespace zp::ZP_LEVEL

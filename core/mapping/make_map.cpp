@@ -1,0 +1,65 @@
+#include "mapping/make_map.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <numeric>
+
+#include "base/error.h"
+#include "base/text.h"
+#include "grid/block_pipeline.h"
+#include "legend/class_map.h"
+#include "scene/band_reader.h"
+
+namespace zp {
+namespace {
+struct MapBlock {
+  BandBlock bands;
+  std::vector<uint16_t> codes;
+};
+}  // namespace
+
+void makeMap(const Scene& scene, const std::vector<size_t>& bands, const Classifier& classifier,
+             const Legend& legend, const std::filesystem::path& temporary,
+             const Progress& progress) {
+  const BandReader reader(scene, bands);
+  if (reader.bands() != classifier.bands())
+    throw Error(fmt::format("The training used {} bands, but {} are chosen; choose the same.",
+                            classifier.bands(), reader.bands()));
+  RasterWriter writer(temporary, classMapSpec(scene.grid, legend, "classes"));
+  runBlocks<MapBlock>(
+      reader.windows(), progress,
+      [&](Window w) {
+        auto b = std::make_shared<MapBlock>();
+        reader.read(w, b->bands);
+        return b;
+      },
+      [&](MapBlock& b) {
+        const size_t n = b.bands.window.pixels();
+        b.codes.resize(n);
+        classifier.classify(b.bands.pointers(), n, b.codes.data());
+        b.bands.values = {};
+      },
+      [&](MapBlock& b) { writer.writeCodes(1, b.bands.window, b.codes); });
+  writer.finish();
+}
+
+std::vector<size_t> bandsFromText(const std::string& text, const Scene& scene) {
+  std::vector<size_t> bands(scene.bands.size());
+  std::iota(bands.begin(), bands.end(), size_t{0});
+  if (text.empty()) return bands;
+  bands.clear();
+  for (const auto& part : split(text, ',')) {
+    const auto n = parseInteger(part);
+    if (!n || *n < 1 || *n > static_cast<long long>(scene.bands.size()))
+      throw Error(fmt::format("“{}” is not a band of “{}”; its bands are 1 to {}.", part, scene.name,
+                              scene.bands.size()));
+    const auto b = static_cast<size_t>(*n - 1);
+    if (std::find(bands.begin(), bands.end(), b) != bands.end())
+      throw Error(fmt::format("Band {} is named twice; name each band once.", *n));
+    bands.push_back(b);
+  }
+  return bands;
+}
+
+}  // namespace zp

@@ -1,0 +1,59 @@
+#include "mapping/maximum_likelihood.h"
+
+#include <fmt/format.h>
+
+#include <Eigen/Cholesky>
+#include <cmath>
+
+#include "base/cpu.h"
+#include "base/error.h"
+#include "mapping/winners.h"
+
+namespace zp {
+namespace {
+
+double priorOf(const Signature& s, const SignatureSet& set, const MethodOptions& options) {
+  if (options.priors.empty()) return 1.0 / static_cast<double>(set.classes.size());
+  const auto p = options.priors.find(s.code);
+  if (p == options.priors.end())
+    throw Error(fmt::format("There is no prior for “{}” ({}); give one for every class, or equal ones.",
+                            s.name, s.code));
+  double sum = 0;
+  for (const auto& c : set.classes) {
+    const auto q = options.priors.find(c.code);
+    sum += q == options.priors.end() ? 0 : q->second;
+  }
+  return p->second / sum;
+}
+
+}  // namespace
+
+MaximumLikelihood::MaximumLikelihood(const SignatureSet& set, const MethodOptions& options)
+    : bands_(static_cast<int>(set.bands.size())), reject_(options.reject) {
+  requireBandsAndClasses(set);
+  requireCovariances(set);
+  for (const auto& s : set.classes) {
+    const Eigen::LLT<Eigen::MatrixXd> cholesky(s.covariance);
+    const Eigen::MatrixXd lower = cholesky.matrixL();
+    const Eigen::MatrixXd inverse =
+        lower.triangularView<Eigen::Lower>().solve(Eigen::MatrixXd::Identity(bands_, bands_));
+    codes_.push_back(static_cast<uint16_t>(s.code));
+    for (int b = 0; b < bands_; ++b) means_.push_back(static_cast<float>(s.mean[b]));
+    for (int r = 0; r < bands_; ++r)
+      for (int c = 0; c <= r; ++c) whitening_.push_back(static_cast<float>(inverse(r, c)));
+    const double halfLogDeterminant = lower.diagonal().array().log().sum();
+    offsets_.push_back(static_cast<float>(std::log(priorOf(s, set, options)) - halfLogDeterminant));
+  }
+}
+
+DistanceModel MaximumLikelihood::model() const {
+  return {bands_, static_cast<int>(codes_.size()), means_.data(), whitening_.data(), offsets_.data()};
+}
+
+void MaximumLikelihood::classify(const std::vector<const float*>& bands, size_t n,
+                                 uint16_t* codes) const {
+  const auto kernel = cpuHasV3() ? &v3::likelihood : &baseline::likelihood;
+  writeWinners(kernel, model(), codes_, reject_, bands, n, codes);
+}
+
+}  // namespace zp

@@ -1,0 +1,20 @@
+#pragma once
+#include <optional>
+#include <vector>
+
+#include "mapping/distance_kernel.h"
+#include "training/signature.h"
+
+namespace zp {
+
+using DistanceKernel = void (*)(const DistanceModel&, const float* const*, size_t, int16_t*, float*);
+
+/// Runs a kernel over n pixels in pieces that stay in the cache and writes the winners' codes.
+void writeWinners(DistanceKernel kernel, const DistanceModel& model,
+                  const std::vector<uint16_t>& codes, std::optional<double> reject,
+                  const std::vector<const float*>& bands, size_t n, uint16_t* out);
+
+/// Error when there are more bands or fewer classes than a map needs.
+void requireBandsAndClasses(const SignatureSet& set);
+
+}  // namespace zp

@@ -1,0 +1,288 @@
+#include "outline/layer.h"
+
+#include <fmt/format.h>
+#include <gdal_priv.h>
+#include <ogrsf_frmts.h>
+
+#include <algorithm>
+#include <fstream>
+
+#include "base/error.h"
+#include "base/text.h"
+#include "grid/gdal_start.h"
+
+namespace fs = std::filesystem;
+
+namespace zp {
+namespace {
+
+using Dataset = std::unique_ptr<GDALDataset, void (*)(GDALDataset*)>;
+
+void closeDataset(GDALDataset* d) {
+  GdalMessages quiet;
+  if (d != nullptr) GDALClose(d);
+}
+
+Dataset openVector(const fs::path& file) {
+  startGdal();
+  requireLocalPath(file.string());
+  std::error_code ec;
+  if (!fs::exists(file, ec))
+    throw Error(fmt::format("“{}” does not exist; check the name.", file.string()));
+  const char* options[] = {"EMPTY_STRING_AS_NULL=NO", "AUTODETECT_TYPE=NO", nullptr};
+  const bool csv = lowered(file.extension().string()) == ".csv";
+  GdalMessages messages;
+  Dataset d(static_cast<GDALDataset*>(GDALOpenEx(file.c_str(), GDAL_OF_VECTOR | GDAL_OF_READONLY,
+                                                 nullptr, csv ? options : nullptr, nullptr)),
+            &closeDataset);
+  if (!d || d->GetLayerCount() == 0)
+    throw Error(fmt::format("“{}” is not a vector layer or table that can be read; choose a "
+                            "GeoPackage, GeoJSON, shapefile or CSV.",
+                            file.string()));
+  return d;
+}
+
+/// "FILE:LAYER" or "FILE".
+std::pair<fs::path, std::string> splitLayerName(const std::string& name) {
+  std::error_code ec;
+  const size_t colon = name.rfind(':');
+  if (fs::exists(name, ec) || colon == std::string::npos) return {name, ""};
+  return {name.substr(0, colon), name.substr(colon + 1)};
+}
+
+OGRLayer& pickLayer(GDALDataset& d, const fs::path& file, const std::string& wanted) {
+  std::vector<std::string> names;
+  for (int i = 0; i < d.GetLayerCount(); ++i) names.emplace_back(d.GetLayer(i)->GetName());
+  if (wanted.empty()) {
+    if (names.size() > 1)
+      throw Error(fmt::format("“{0}” has several layers ({1}); name one as {0}:LAYER.",
+                              file.string(), listed(names)));
+    return *d.GetLayer(0);
+  }
+  for (int i = 0; i < d.GetLayerCount(); ++i)
+    if (names[static_cast<size_t>(i)] == wanted) return *d.GetLayer(i);
+  throw Error(fmt::format("“{}” has no layer “{}”; it has {}.{}", file.string(), wanted,
+                          listed(names), didYouMean(wanted, names)));
+}
+
+void addRing(const OGRLinearRing* ring, Shape& shape) {
+  if (ring == nullptr || ring->getNumPoints() < 3) return;
+  Ring places;
+  for (int i = 0; i < ring->getNumPoints(); ++i) places.push_back({ring->getX(i), ring->getY(i)});
+  if (places.size() > 1 && places.front().x == places.back().x &&
+      places.front().y == places.back().y)
+    places.pop_back();
+  shape.rings.push_back(std::move(places));
+}
+
+void addGeometry(const OGRGeometry* g, Shape& shape) {
+  if (g == nullptr || g->IsEmpty()) return;
+  const auto type = wkbFlatten(g->getGeometryType());
+  if (type == wkbPoint) {
+    const auto* p = g->toPoint();
+    shape.points.push_back({p->getX(), p->getY()});
+  } else if (type == wkbPolygon) {
+    for (const auto* ring : g->toPolygon()) addRing(ring, shape);
+  } else if (OGR_GT_IsSubClassOf(type, wkbGeometryCollection)) {
+    for (const auto* part : g->toGeometryCollection()) addGeometry(part, shape);
+  } else if (OGR_GT_IsNonLinear(type)) {
+    const std::unique_ptr<OGRGeometry> linear(g->getLinearGeometry());
+    if (linear && !OGR_GT_IsNonLinear(linear->getGeometryType())) addGeometry(linear.get(), shape);
+  }
+}
+
+void transform(Shape& shape, const CrsChange& change, const std::string& name) {
+  const auto bring = [&](Place& p) {
+    if (!change.apply(p))
+      throw Error(fmt::format("“{}” reaches outside the reference system of the image; cut it first.",
+                              name));
+  };
+  for (auto& ring : shape.rings)
+    for (auto& p : ring) bring(p);
+  for (auto& p : shape.points) bring(p);
+}
+
+std::string driverFor(const fs::path& target) {
+  const std::string e = lowered(target.extension().string());
+  if (e == ".gpkg") return "GPKG";
+  if (e == ".geojson" || e == ".json") return "GeoJSON";
+  if (e == ".shp") return "ESRI Shapefile";
+  throw Error(fmt::format("“{}” has an ending that names no vector format; use .gpkg, .geojson or "
+                          ".csv.",
+                          target.filename().string()));
+}
+
+std::unique_ptr<OGRGeometry> toGeometry(const Shape& shape) {
+  if (!shape.points.empty()) {
+    return std::make_unique<OGRPoint>(shape.points[0].x, shape.points[0].y);
+  }
+  // Rings under the even–odd rule are sorted into outer rings and holes by OGR.
+  std::vector<OGRGeometry*> parts;
+  for (const auto& places : shape.rings) {
+    OGRLinearRing ring;
+    for (const auto& p : places) ring.addPoint(p.x, p.y);
+    ring.closeRings();
+    auto* polygon = new OGRPolygon();
+    polygon->addRing(&ring);
+    parts.push_back(polygon);
+  }
+  int valid = 0;
+  std::unique_ptr<OGRGeometry> whole(OGRGeometryFactory::organizePolygons(
+      parts.data(), static_cast<int>(parts.size()), &valid, nullptr));
+  return std::unique_ptr<OGRGeometry>(OGRGeometryFactory::forceToMultiPolygon(whole.release()));
+}
+
+void writeCsvPoints(const fs::path& temporary, const Layer& layer) {
+  Table t = layer.table;
+  t.columns.insert(t.columns.end(), {"x", "y"});
+  for (size_t i = 0; i < t.rows.size(); ++i) {
+    const auto& points = layer.shapes[i].points;
+    t.rows[i].push_back(points.empty() ? "" : shortest(points[0].x));
+    t.rows[i].push_back(points.empty() ? "" : shortest(points[0].y));
+  }
+  std::ofstream out(temporary, std::ios::binary);
+  out << toCsv(t);
+  if (!out.flush()) throw Error("The table could not be written; free some space on the disk.");
+}
+
+}  // namespace
+
+Extent Shape::extent() const {
+  Extent e;
+  bool first = true;
+  const auto take = [&](Place p) {
+    if (first) e = {p.x, p.y, p.x, p.y};
+    first = false;
+    e.include(p);
+  };
+  for (const auto& ring : rings)
+    for (const auto& p : ring) take(p);
+  for (const auto& p : points) take(p);
+  return e;
+}
+
+std::vector<std::pair<std::string, size_t>> layersOf(const fs::path& file) {
+  const Dataset d = openVector(file);
+  std::vector<std::pair<std::string, size_t>> out;
+  for (int i = 0; i < d->GetLayerCount(); ++i)
+    out.emplace_back(d->GetLayer(i)->GetName(),
+                     static_cast<size_t>(std::max<GIntBig>(0, d->GetLayer(i)->GetFeatureCount())));
+  return out;
+}
+
+Layer readLayer(const std::string& name, const std::string& crs) {
+  startGdal();
+  const auto [file, wanted] = splitLayerName(name);
+  const Dataset d = openVector(file);
+  OGRLayer& source = pickLayer(*d, file, wanted);
+  Layer layer;
+  layer.name = source.GetName();
+  if (const auto* srs = source.GetSpatialRef()) {
+    char* wkt = nullptr;
+    srs->exportToWkt(&wkt);
+    layer.crs = wkt != nullptr ? wkt : "";
+    CPLFree(wkt);
+  }
+  auto& definition = *source.GetLayerDefn();
+  for (int i = 0; i < definition.GetFieldCount(); ++i)
+    layer.table.columns.emplace_back(definition.GetFieldDefn(i)->GetNameRef());
+  GdalMessages messages;
+  for (auto& feature : source) {
+    std::vector<std::string> cells;
+    for (int i = 0; i < definition.GetFieldCount(); ++i) {
+      const bool real = definition.GetFieldDefn(i)->GetType() == OFTReal;
+      if (!feature->IsFieldSetAndNotNull(i)) cells.emplace_back();
+      else if (real) cells.push_back(shortest(feature->GetFieldAsDouble(i)));
+      else cells.emplace_back(feature->GetFieldAsString(i));
+    }
+    layer.table.rows.push_back(std::move(cells));
+    layer.shapes.emplace_back();
+    addGeometry(feature->GetGeometryRef(), layer.shapes.back());
+  }
+  if (messages.failed())
+    throw Error(fmt::format("“{}” is damaged ({}); copy it again from its source.", name,
+                            messages.last()));
+  if (!crs.empty()) {
+    if (layer.crs.empty())
+      throw Error(fmt::format("“{}” has no reference system; give it one before using it with an "
+                              "image.",
+                              name));
+    const CrsChange change(layer.crs, crs);
+    if (!change.identity())
+      for (auto& shape : layer.shapes) transform(shape, change, name);
+    layer.crs = crs;
+  }
+  return layer;
+}
+
+Table readTable(const std::string& name) { return readLayer(name).table; }
+
+namespace {
+
+Dataset createVector(const fs::path& file, const std::string& driverName) {
+  startGdal();
+  GdalMessages messages;
+  GDALDriver* driver = GetGDALDriverManager()->GetDriverByName(driverName.c_str());
+  Dataset d(driver->Create(file.c_str(), 0, 0, 0, GDT_Unknown, nullptr), &closeDataset);
+  if (!d)
+    throw Error(fmt::format("No file can be written in “{}”; choose another folder.",
+                            file.parent_path().string()));
+  return d;
+}
+
+void putLayer(Dataset d, const std::string& driverName, const Layer& layer,
+              const std::vector<FieldType>& types) {
+  GdalMessages messages;
+  OGRSpatialReference srs;
+  srs.SetAxisMappingStrategy(OAMS_TRADITIONAL_GIS_ORDER);
+  if (!layer.crs.empty()) srs.SetFromUserInput(layer.crs.c_str());
+  const bool points = !layer.shapes.empty() && !layer.shapes[0].points.empty();
+  CPLStringList options;
+  if (driverName == "GeoJSON") options.AddString("RFC7946=YES");
+  OGRLayer* out = d->CreateLayer(layer.name.c_str(), layer.crs.empty() ? nullptr : &srs,
+                                 points ? wkbPoint : wkbMultiPolygon, options.List());
+  if (out == nullptr) throw Error(fmt::format("The layer could not be written ({}).", messages.last()));
+  for (size_t i = 0; i < layer.table.columns.size(); ++i) {
+    const auto type = types[i] == FieldType::Integer ? OFTInteger64
+                      : types[i] == FieldType::Real  ? OFTReal
+                                                     : OFTString;
+    OGRFieldDefn field(layer.table.columns[i].c_str(), type);
+    out->CreateField(&field);
+  }
+  bool written = out->StartTransaction() == OGRERR_NONE;
+  for (size_t r = 0; r < layer.shapes.size(); ++r) {
+    OGRFeature feature(out->GetLayerDefn());
+    for (size_t i = 0; i < layer.table.columns.size(); ++i)
+      if (!layer.table.rows[r][i].empty())
+        feature.SetField(static_cast<int>(i), layer.table.rows[r][i].c_str());
+    feature.SetGeometryDirectly(toGeometry(layer.shapes[r]).release());
+    written = written && out->CreateFeature(&feature) == OGRERR_NONE;
+  }
+  written = out->CommitTransaction() == OGRERR_NONE && written;
+  d.reset();
+  if (messages.failed() || !written)
+    throw Error(fmt::format("The layer could not be written ({}); free some space on the disk.",
+                            messages.last()));
+}
+
+}  // namespace
+
+void writeLayer(const fs::path& temporary, const fs::path& target, const Layer& layer,
+                const std::vector<FieldType>& types) {
+  if (lowered(target.extension().string()) == ".csv") return writeCsvPoints(temporary, layer);
+  const std::string driver = driverFor(target);
+  putLayer(createVector(temporary, driver), driver, layer, types);
+}
+
+void appendLayer(const fs::path& file, const Layer& layer, const std::vector<FieldType>& types) {
+  startGdal();
+  Dataset d(nullptr, &closeDataset);
+  if (fs::exists(file))
+    d.reset(static_cast<GDALDataset*>(
+        GDALOpenEx(file.c_str(), GDAL_OF_VECTOR | GDAL_OF_UPDATE, nullptr, nullptr, nullptr)));
+  else
+    d = createVector(file, "GPKG");
+  putLayer(std::move(d), "GPKG", layer, types);
+}
+
+}  // namespace zp

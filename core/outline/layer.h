@@ -1,0 +1,54 @@
+#pragma once
+#include <filesystem>
+#include <string>
+#include <vector>
+
+#include "base/table.h"
+#include "grid/crs.h"
+#include "grid/grid.h"
+
+namespace zp {
+
+using Ring = std::vector<Place>;  // closed: the last place joins the first
+
+/// Polygons as rings under the even–odd rule (holes are rings too), or points.
+struct Shape {
+  std::vector<Ring> rings;
+  std::vector<Place> points;
+  Extent extent() const;
+};
+
+/// A vector layer: a shape and a row of text cells for each feature.
+struct Layer {
+  std::string name;
+  std::string crs;  // WKT; empty when none is known
+  Table table;
+  std::vector<Shape> shapes;
+};
+
+/// The layers of a file, with their number of features.
+std::vector<std::pair<std::string, size_t>> layersOf(const std::filesystem::path& file);
+
+/// Reads "FILE" or "FILE:LAYER". A file of several layers needs the layer's name. Rows without a
+/// shape are kept (a CSV has none) with an empty one. Error: missing, not a vector layer, unknown
+/// layer, a layer without a reference system when `crs` asks for one.
+/// With `crs` (WKT), places are brought into that system.
+Layer readLayer(const std::string& name, const std::string& crs = "");
+
+/// A table alone: of a CSV (separator found out, header needed) or of any vector layer.
+Table readTable(const std::string& name);
+
+/// Number types for the columns of a written layer.
+enum class FieldType { Text, Integer, Real };
+
+/// Writes GeoPackage, GeoJSON, shapefile or CSV (points, with x and y), as the ending of `target`
+/// says, to `temporary`. GeoJSON is written in longitude and latitude, as its standard asks.
+void writeLayer(const std::filesystem::path& temporary, const std::filesystem::path& target,
+                const Layer& layer, const std::vector<FieldType>& types);
+
+/// Adds a layer to a GeoPackage, which is made when missing. Not in one step: for files that nobody
+/// else sees yet.
+void appendLayer(const std::filesystem::path& file, const Layer& layer,
+                 const std::vector<FieldType>& types);
+
+}  // namespace zp

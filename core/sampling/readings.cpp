@@ -1,0 +1,144 @@
+#include "sampling/readings.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+#include <numeric>
+
+#include "base/error.h"
+#include "base/text.h"
+#include "grid/crs.h"
+#include "grid/raster_file.h"
+
+namespace zp {
+namespace {
+
+struct Target {
+  uint32_t place;
+  int column, row;
+};
+
+/// Pixels of the places that lie on the raster, in the order of its blocks.
+std::vector<Target> targetsOn(const RasterFile& file, const std::vector<Place>& places,
+                              const std::string& crs) {
+  const Grid& g = file.grid();
+  if (!g.georeferenced)
+    throw Error(fmt::format("“{}” does not say where it lies, so nothing can be read at points; give "
+                            "it a position first.",
+                            file.path().string()));
+  const bool both = !crs.empty() && !g.crs.empty();
+  const CrsChange change(both ? crs : "", both ? g.crs : "");
+  std::vector<Target> targets;
+  for (size_t i = 0; i < places.size(); ++i) {
+    Place p = places[i];
+    if (!change.apply(p)) continue;
+    const Place at = g.toPixel(p);
+    const double c = std::floor(at.x), r = std::floor(at.y);
+    if (!(c >= 0 && r >= 0 && c < g.width && r < g.height)) continue;
+    targets.push_back({static_cast<uint32_t>(i), static_cast<int>(c), static_cast<int>(r)});
+  }
+  const int bw = file.blockWidth(), bh = file.blockHeight();
+  std::sort(targets.begin(), targets.end(), [&](const Target& a, const Target& b) {
+    return std::tuple(a.row / bh, a.column / bw, a.place) < std::tuple(b.row / bh, b.column / bw, b.place);
+  });
+  return targets;
+}
+
+/// Walks the targets block by block; `handle(window, first, last)` gets those of one block.
+template <class F>
+void forEachBlock(const RasterFile& file, const std::vector<Target>& targets, F handle) {
+  const int bw = file.blockWidth(), bh = file.blockHeight();
+  for (size_t i = 0; i < targets.size();) {
+    const int bx = targets[i].column / bw, by = targets[i].row / bh;
+    size_t j = i;
+    while (j < targets.size() && targets[j].column / bw == bx && targets[j].row / bh == by) ++j;
+    const Window w{bx * bw, by * bh, std::min(bw, file.grid().width - bx * bw),
+                   std::min(bh, file.grid().height - by * bh)};
+    handle(w, i, j);
+    i = j;
+  }
+}
+
+void readColumn(const RasterFile& file, int band, const RasterFile::Conversion& conversion,
+                const std::vector<Target>& targets, std::vector<double>& out) {
+  std::vector<float> values;
+  std::vector<double> wideValues;
+  const NumberType type = file.facts(band).type;
+  const bool wide = type == NumberType::Float64 || type == NumberType::Int32 || type == NumberType::UInt32;
+  forEachBlock(file, targets, [&](Window w, size_t first, size_t last) {
+    if (wide) wideValues.resize(w.pixels()), file.readWide(band, w, wideValues.data());
+    else values.resize(w.pixels()), file.read(band, w, conversion, values.data());
+    for (size_t k = first; k < last; ++k) {
+      const size_t p = static_cast<size_t>(targets[k].row - w.y) * static_cast<size_t>(w.width) +
+                       static_cast<size_t>(targets[k].column - w.x);
+      out[targets[k].place] = wide ? wideValues[p] : static_cast<double>(values[p]);
+    }
+  });
+}
+
+std::string uniqueName(const std::string& wanted, const std::vector<std::string>& taken) {
+  std::string name = wanted;
+  for (int n = 2; std::find(taken.begin(), taken.end(), name) != taken.end(); ++n)
+    name = fmt::format("{}_{}", wanted, n);
+  return name;
+}
+
+}  // namespace
+
+ReadingSource readingSource(const std::string& name) {
+  const size_t colon = name.rfind(':');
+  std::error_code ec;
+  if (colon != std::string::npos && !std::filesystem::exists(name, ec)) {
+    const auto band = parseInteger(name.substr(colon + 1));
+    if (band && *band >= 1 && *band <= 100000)
+      return {name.substr(0, colon), static_cast<int>(*band), ""};
+  }
+  return {name, 0, ""};
+}
+
+Readings readAt(const std::vector<Place>& places, const std::string& crs,
+                const std::vector<ReadingSource>& sources, const Progress& progress) {
+  if (places.empty())
+    throw Error("There are no points to read at; place or choose some first.");
+  Readings out;
+  for (size_t s = 0; s < sources.size(); ++s) {
+    const auto& source = sources[s];
+    const RasterFile file(source.file);
+    if (source.band > file.bands())
+      throw Error(fmt::format("“{}” has no band {}; it has {}.", source.file.string(), source.band,
+                              file.bands()));
+    const auto targets = targetsOn(file, places, crs);
+    const int first = source.band > 0 ? source.band : 1;
+    const int last = source.band > 0 ? source.band : file.bands();
+    for (int b = first; b <= last; ++b) {
+      progress.check();
+      std::string name = source.column.empty() ? source.file.stem().string() : source.column;
+      if (file.bands() > 1) name += fmt::format("_b{}", b);
+      out.columns.push_back(uniqueName(name, out.columns));
+      out.values.emplace_back(places.size(), std::numeric_limits<double>::quiet_NaN());
+      readColumn(file, b, file.conversion(b), targets, out.values.back());
+    }
+    progress.at(static_cast<double>(s + 1) / static_cast<double>(sources.size()));
+  }
+  return out;
+}
+
+std::vector<double> readBandAt(const std::vector<Place>& places, const std::string& crs,
+                               const SceneBand& band) {
+  const RasterFile file(band.file);
+  std::vector<double> out(places.size(), std::numeric_limits<double>::quiet_NaN());
+  readColumn(file, band.number, band.conversion, targetsOn(file, places, crs), out);
+  return out;
+}
+
+void appendTo(Table& table, const Readings& readings) {
+  for (size_t c = 0; c < readings.columns.size(); ++c) {
+    table.columns.push_back(uniqueName(readings.columns[c], table.columns));
+    for (size_t r = 0; r < table.rows.size(); ++r)
+      table.rows[r].push_back(shortest(readings.values[c][r]));
+  }
+}
+
+}  // namespace zp

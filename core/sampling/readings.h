@@ -1,0 +1,42 @@
+#pragma once
+#include <filesystem>
+#include <string>
+#include <vector>
+
+#include "base/progress.h"
+#include "base/table.h"
+#include "grid/grid.h"
+#include "scene/scene.h"
+
+namespace zp {
+
+/// One raster band (or all of a raster) to read at places.
+struct ReadingSource {
+  std::filesystem::path file;
+  int band = 0;  // 0: all bands
+  std::string column;  // heading; "" takes the file's stem
+};
+
+/// "F.tif:2" or "F.tif".
+ReadingSource readingSource(const std::string& name);
+
+struct Readings {
+  std::vector<std::string> columns;
+  std::vector<std::vector<double>> values;  // column by column; NaN: outside or no data
+};
+
+/// Values of rasters at places, in input order. Places are in `crs` and are brought into the system
+/// of each raster; the pixel a place lies in counts. Rasters are read once, block by block.
+/// Columns are named after the file stems (`_b2` for bands of a file with several, `_2` for a second
+/// column of the same name). Class codes read as numbers.
+Readings readAt(const std::vector<Place>& places, const std::string& crs,
+                const std::vector<ReadingSource>& sources, const Progress& progress = Progress());
+
+/// One value a place from a single band, with a scene's own conversion.
+std::vector<double> readBandAt(const std::vector<Place>& places, const std::string& crs,
+                               const SceneBand& band);
+
+/// Appends readings to a table as text.
+void appendTo(Table& table, const Readings& readings);
+
+}  // namespace zp

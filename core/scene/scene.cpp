@@ -1,0 +1,271 @@
+#include "scene/scene.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <regex>
+
+#include "base/error.h"
+#include "base/text.h"
+#include "scene/sensor.h"
+#include "scene/stac_item.h"
+
+namespace fs = std::filesystem;
+
+namespace zp {
+namespace {
+
+struct StateWords {
+  ValueState state;
+  const char *id, *title;
+};
+constexpr StateWords kStates[] = {
+    {ValueState::Unknown, "unknown", "not known"},
+    {ValueState::RawCounts, "raw-counts", "raw counts"},
+    {ValueState::TopOfAtmosphere, "top-of-atmosphere", "top-of-atmosphere reflectance"},
+    {ValueState::SurfaceReflectance, "surface-reflectance", "surface reflectance"},
+    {ValueState::BackscatterPower, "backscatter-power", "backscatter, power"},
+    {ValueState::BackscatterDecibels, "backscatter-decibels", "backscatter, decibels"}};
+
+bool looksLikeRaster(const fs::path& file) {
+  static const std::vector<std::string> endings{".tif", ".tiff", ".jp2", ".vrt", ".png", ".jpg",
+                                                ".jpeg", ".nc"};
+  const std::string e = lowered(file.extension().string());
+  return std::find(endings.begin(), endings.end(), e) != endings.end();
+}
+
+std::vector<fs::path> rastersIn(const fs::path& folder) {
+  std::vector<fs::path> files;
+  for (const auto& entry : fs::directory_iterator(folder))
+    if (entry.is_regular_file() && looksLikeRaster(entry.path()) &&
+        entry.path().filename().string()[0] != '.')
+      files.push_back(entry.path());
+  std::sort(files.begin(), files.end(), [](const fs::path& a, const fs::path& b) {
+    return naturalLess(a.filename().string(), b.filename().string());
+  });
+  if (files.empty())
+    throw Error(fmt::format("The folder “{}” holds no rasters; choose one with a file a band.",
+                            folder.string()));
+  return files;
+}
+
+std::string roleIn(const std::string& bandName) {
+  const std::string name = lowered(bandName);
+  const auto& known = knownRoles();
+  if (std::find(known.begin(), known.end(), name) != known.end()) return name;
+  // "scene_nir08": the part behind the last separator.
+  const size_t at = name.find_last_of("_- .");
+  if (at == std::string::npos) return "";
+  const std::string tail = name.substr(at + 1);
+  return std::find(known.begin(), known.end(), tail) != known.end() ? tail : "";
+}
+
+void appendBands(Scene& scene, const fs::path& path, bool oneOfMany) {
+  const RasterFile file(path);
+  if (scene.bands.empty()) {
+    scene.grid = file.grid();
+  } else if (!scene.grid.sameAs(file.grid())) {
+    const auto& g = file.grid();
+    throw Error(fmt::format("“{}” is {} x {} pixels, but the bands before it are {} x {} or lie "
+                            "elsewhere; bring in bands of one grid together.",
+                            path.filename().string(), g.width, g.height, scene.grid.width,
+                            scene.grid.height));
+  }
+  for (int b = 1; b <= file.bands(); ++b) {
+    SceneBand band;
+    band.file = path;
+    band.number = b;
+    const bool named = file.facts(b).name.rfind("band ", 0) != 0;
+    band.name = oneOfMany && !named ? path.stem().string() : file.facts(b).name;
+    band.role = roleIn(band.name);
+    if (band.role.empty() && oneOfMany && file.bands() == 1) band.role = roleIn(path.stem().string());
+    band.conversion = file.conversion(b);
+    scene.bands.push_back(std::move(band));
+  }
+}
+
+void keepFirstOfEachRole(Scene& scene) {
+  for (size_t i = 0; i < scene.bands.size(); ++i)
+    for (size_t j = 0; j < i; ++j)
+      if (scene.bands[j].role == scene.bands[i].role) scene.bands[i].role.clear();
+}
+
+void applyOptions(Scene& scene, const SceneOptions& options) {
+  if (!options.sensor.empty()) applySensor(scene, sensor(options.sensor));
+  if (!options.roles.empty()) setRoles(scene, options.roles);
+  if (options.nodata)
+    for (auto& band : scene.bands) band.conversion.nodata = options.nodata;
+}
+
+}  // namespace
+
+std::string idOf(ValueState s) {
+  for (const auto& w : kStates)
+    if (w.state == s) return w.id;
+  return "unknown";
+}
+
+std::string titleOf(ValueState s) {
+  for (const auto& w : kStates)
+    if (w.state == s) return w.title;
+  return "not known";
+}
+
+ValueState valueStateFrom(const std::string& id) {
+  for (const auto& w : kStates)
+    if (id == w.id) return w.state;
+  return ValueState::Unknown;
+}
+
+const std::vector<ValueState>& allValueStates() {
+  static const std::vector<ValueState> all = [] {
+    std::vector<ValueState> v;
+    for (const auto& w : kStates) v.push_back(w.state);
+    return v;
+  }();
+  return all;
+}
+
+const std::vector<std::string>& knownRoles() {
+  static const std::vector<std::string> roles{
+      "coastal",    "blue", "green", "red",   "yellow", "pan",    "rededge", "rededge071",
+      "rededge075", "rededge078", "nir",   "nir08", "nir09",  "cirrus", "swir16",  "swir22",
+      "lwir",       "lwir11", "lwir12", "vv",   "vh",     "hh",     "hv"};
+  return roles;
+}
+
+bool Scene::isRadar() const {
+  return state == ValueState::BackscatterPower || state == ValueState::BackscatterDecibels ||
+         bandOf("vv") >= 0 || bandOf("hh") >= 0;
+}
+
+int Scene::bandOf(const std::string& role) const {
+  for (size_t i = 0; i < bands.size(); ++i)
+    if (bands[i].role == role) return static_cast<int>(i);
+  return -1;
+}
+
+std::vector<std::string> Scene::roles() const {
+  std::vector<std::string> all;
+  for (const auto& b : bands)
+    if (!b.role.empty()) all.push_back(b.role);
+  return all;
+}
+
+Scene openScene(const fs::path& path, const SceneOptions& options) {
+  std::error_code ec;
+  Scene scene;
+  if (fs::is_directory(path, ec)) {
+    scene = openScene(rastersIn(path));
+    scene.name = path.has_filename() ? path.filename().string() : path.parent_path().filename().string();
+    if (const std::string date = dateIn(scene.name); !date.empty()) scene.date = date;
+  } else if (lowered(path.extension().string()) == ".json") {
+    scene = openStacItem(path);
+  } else {
+    scene = openScene(std::vector<fs::path>{path});
+  }
+  applyOptions(scene, options);
+  return scene;
+}
+
+Scene openScene(const std::vector<fs::path>& files, const SceneOptions& options) {
+  if (files.empty()) throw Error("No file was chosen; choose one or more rasters.");
+  Scene scene;
+  scene.name = files[0].stem().string();
+  scene.date = dateIn(scene.name);
+  for (const auto& file : files) appendBands(scene, file, files.size() > 1);
+  keepFirstOfEachRole(scene);
+  applyOptions(scene, options);
+  return scene;
+}
+
+void setRoles(Scene& scene, const std::map<std::string, int>& roles) {
+  for (const auto& [role, number] : roles) {
+    const auto& known = knownRoles();
+    if (std::find(known.begin(), known.end(), role) == known.end())
+      throw Error(fmt::format("“{}” is not a band role.{} The roles are {}.", role,
+                              didYouMean(role, known), listed(known)));
+    if (number < 1 || number > static_cast<int>(scene.bands.size()))
+      throw Error(fmt::format("There is no band {} for {}; “{}” has {} bands.", number, role,
+                              scene.name, scene.bands.size()));
+  }
+  for (const auto& [role, number] : roles) {
+    for (auto& band : scene.bands)
+      if (band.role == role) band.role.clear();
+    scene.bands[static_cast<size_t>(number - 1)].role = role;
+  }
+}
+
+std::string dateIn(const std::string& name) {
+  static const std::regex pattern("((?:19|20)\\d\\d)[-_]?(0[1-9]|1[0-2])[-_]?(0[1-9]|[12]\\d|3[01])(?!\\d)");
+  std::smatch m;
+  if (!std::regex_search(name, m, pattern)) return "";
+  return m.str(1) + "-" + m.str(2) + "-" + m.str(3);
+}
+
+Json toJson(const Scene& scene, const fs::path& base) {
+  const auto relative = [&](const fs::path& file) {
+    const fs::path r = fs::path(file).lexically_relative(base);
+    return r.empty() || *r.begin() == ".." ? fs::absolute(file).string() : r.generic_string();
+  };
+  Json bands = Json::array();
+  for (const auto& b : scene.bands) {
+    Json one = {{"file", relative(b.file)}, {"number", b.number},        {"name", b.name},
+                {"role", b.role},           {"wavelength", b.wavelength}, {"scale", b.conversion.scale},
+                {"offset", b.conversion.offset}};
+    if (b.conversion.nodata) one["nodata"] = number(*b.conversion.nodata);
+    bands.push_back(std::move(one));
+  }
+  Json json = {{"name", scene.name},
+               {"sensor", scene.sensor},
+               {"date", scene.date},
+               {"values", idOf(scene.state)},
+               {"bands", std::move(bands)}};
+  if (!scene.emptyMask.empty()) json["empty_mask"] = relative(scene.emptyMask);
+  return json;
+}
+
+Scene sceneFrom(const Json& json, const fs::path& base) {
+  Scene scene;
+  scene.name = json.at("name").get<std::string>();
+  scene.sensor = json.value("sensor", "");
+  scene.date = json.value("date", "");
+  scene.state = valueStateFrom(json.value("values", "unknown"));
+  for (const auto& b : json.at("bands")) {
+    SceneBand band;
+    band.file = base / b.at("file").get<std::string>();
+    band.number = b.value("number", 1);
+    band.name = b.value("name", "");
+    band.role = b.value("role", "");
+    band.wavelength = b.value("wavelength", 0.0);
+    band.conversion.scale = b.value("scale", 1.0);
+    band.conversion.offset = b.value("offset", 0.0);
+    if (b.contains("nodata") && b["nodata"].is_number())
+      band.conversion.nodata = b["nodata"].get<double>();
+    scene.bands.push_back(std::move(band));
+  }
+  if (json.contains("empty_mask")) scene.emptyMask = base / json["empty_mask"].get<std::string>();
+  if (scene.bands.empty()) throw Error(fmt::format("The scene “{}” has no bands.", scene.name));
+  scene.grid = RasterFile(scene.bands[0].file).grid();
+  return scene;
+}
+
+const std::vector<Composite>& composites() {
+  static const std::vector<Composite> all{
+      {"natural", "natural colour", {"red", "green", "blue"}},
+      {"vegetation", "vegetation false colour", {"nir", "red", "green"}},
+      {"bare-soil", "bare-soil false colour", {"swir16", "nir", "blue"}},
+      {"radar", "radar colour", {"vv", "vh", "vv"}}};
+  return all;
+}
+
+std::vector<Composite> compositesOf(const Scene& scene) {
+  std::vector<Composite> can;
+  for (const auto& c : composites())
+    if (std::all_of(c.roles.begin(), c.roles.end(),
+                    [&](const std::string& r) { return scene.bandOf(r) >= 0; }))
+      can.push_back(c);
+  return can;
+}
+
+}  // namespace zp

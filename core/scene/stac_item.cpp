@@ -1,0 +1,137 @@
+#include "scene/stac_item.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+#include "base/error.h"
+#include "base/text.h"
+#include "grid/crs.h"
+#include "grid/gdal_start.h"
+
+namespace fs = std::filesystem;
+
+namespace zp {
+namespace {
+
+bool isRole(const std::string& role) {
+  const auto& known = knownRoles();
+  return std::find(known.begin(), known.end(), role) != known.end();
+}
+
+bool isData(const Json& asset) {
+  if (asset.contains("eo:bands")) return true;
+  if (!asset.contains("roles")) return false;
+  for (const auto& r : asset["roles"])
+    if (r == "data") return true;
+  return false;
+}
+
+void describe(SceneBand& band, const Json& asset, size_t i) {
+  if (asset.contains("eo:bands") && i < asset["eo:bands"].size()) {
+    const Json& eo = asset["eo:bands"][i];
+    band.name = eo.value("name", band.name);
+    band.role = eo.value("common_name", isRole(lowered(band.name)) ? lowered(band.name) : "");
+    band.wavelength = eo.value("center_wavelength", 0.0) * 1000;
+  }
+  if (asset.contains("raster:bands") && i < asset["raster:bands"].size()) {
+    const Json& r = asset["raster:bands"][i];
+    if (r.contains("nodata") && r["nodata"].is_number())
+      band.conversion.nodata = r["nodata"].get<double>();
+    band.conversion.scale = r.value("scale", band.conversion.scale);
+    band.conversion.offset = r.value("offset", band.conversion.offset);
+  }
+}
+
+}  // namespace
+
+Scene openStacItem(const fs::path& item) {
+  const Json json = readJson(item);
+  if (!json.is_object() || json.value("type", "") != "Feature" || !json.contains("assets") ||
+      !json["assets"].is_object())
+    throw Error(fmt::format("“{}” is not a STAC item; choose one with “assets”.", item.string()));
+  Scene scene;
+  scene.name = json.value("id", item.stem().string());
+  try {
+    const Json properties = json.value("properties", Json::object());
+    if (properties.contains("datetime") && properties["datetime"].is_string())
+      scene.date = properties["datetime"].get<std::string>().substr(0, 10);
+    scene.sensor = properties.value("constellation", "");
+    scene.state = valueStateFrom(properties.value("zany:values", "unknown"));
+    std::vector<fs::path> files;
+    for (const auto& [key, asset] : json["assets"].items()) {
+      if (!isData(asset)) continue;
+      const auto href = asset.at("href").get<std::string>();
+      requireLocalPath(href);
+      const fs::path file = item.parent_path() / href;
+      const Scene part = openScene(std::vector<fs::path>{file});
+      if (scene.bands.empty()) scene.grid = part.grid;
+      if (!scene.grid.sameAs(part.grid))
+        throw Error(fmt::format("The bands of “{}” differ in size or place; use bands of one grid.",
+                                item.string()));
+      for (size_t i = 0; i < part.bands.size(); ++i) {
+        scene.bands.push_back(part.bands[i]);
+        describe(scene.bands.back(), asset, i);
+      }
+    }
+  } catch (const Json::exception&) {
+    throw Error(fmt::format("The assets of the STAC item “{}” are not as the standard says; check "
+                            "“href” and “eo:bands”.",
+                            item.string()));
+  }
+  if (scene.bands.empty())
+    throw Error(fmt::format("The STAC item “{}” has no data assets; choose another.", item.string()));
+  return scene;
+}
+
+Json stacItem(const Scene& scene, const fs::path& item) {
+  Json assets = Json::object();
+  for (const auto& band : scene.bands) {
+    const std::string href = fs::relative(band.file, item.parent_path()).generic_string();
+    const std::string key = band.file.stem().string();
+    if (!assets.contains(key))
+      assets[key] = {{"href", href},
+                     {"type", "image/tiff; application=geotiff"},
+                     {"roles", Json::array({"data"})},
+                     {"eo:bands", Json::array()},
+                     {"raster:bands", Json::array()}};
+    Json eo = {{"name", band.name}};
+    if (!band.role.empty()) eo["common_name"] = band.role;
+    if (band.wavelength > 0) eo["center_wavelength"] = band.wavelength / 1000;
+    Json raster = {{"scale", band.conversion.scale}, {"offset", band.conversion.offset}};
+    if (band.conversion.nodata) raster["nodata"] = *band.conversion.nodata;
+    assets[key]["eo:bands"].push_back(eo);
+    assets[key]["raster:bands"].push_back(raster);
+  }
+  Json bbox = nullptr, geometry = nullptr;
+  if (!scene.grid.crs.empty()) {
+    const CrsChange change(scene.grid.crs, crsFrom("EPSG:4326"));
+    Json ring = Json::array();
+    Extent e{180, 90, -180, -90};
+    const int w = scene.grid.width, h = scene.grid.height;
+    for (const auto& [c, r] : {std::pair{0, h}, {w, h}, {w, 0}, {0, 0}, {0, h}}) {
+      Place p = scene.grid.toMap(c, r);
+      change.apply(p);
+      e.include(p);
+      ring.push_back({p.x, p.y});
+    }
+    geometry = {{"type", "Polygon"}, {"coordinates", Json::array({ring})}};
+    bbox = {e.left, e.bottom, e.right, e.top};
+  }
+  return {{"type", "Feature"},
+          {"stac_version", "1.0.0"},
+          {"stac_extensions",
+           {"https://stac-extensions.github.io/eo/v1.1.0/schema.json",
+            "https://stac-extensions.github.io/raster/v1.1.0/schema.json"}},
+          {"id", scene.name},
+          {"geometry", geometry},
+          {"bbox", bbox},
+          {"properties",
+           {{"datetime", scene.date + "T10:40:00Z"},
+            {"constellation", scene.sensor},
+            {"zany:values", idOf(scene.state)}}},
+          {"links", Json::array()},
+          {"assets", assets}};
+}
+
+}  // namespace zp

@@ -1,0 +1,16 @@
+#pragma once
+#include <filesystem>
+
+#include "scene/scene.h"
+
+namespace zp {
+
+/// A scene from a local STAC item (1.0): bands in the order of its assets, roles and wavelengths
+/// from `eo:bands`, no-data, scale and offset from `raster:bands`, the date from `datetime`.
+/// Source: SpatioTemporal Asset Catalog specification 1.0, eo and raster extensions.
+Scene openStacItem(const std::filesystem::path& item);
+
+/// The item of a scene whose files lie below the folder of `item`.
+Json stacItem(const Scene& scene, const std::filesystem::path& item);
+
+}  // namespace zp

@@ -1,0 +1,274 @@
+#include "study/step.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+#include "base/error.h"
+#include "base/outputs.h"
+#include "base/text.h"
+#include "index/compute_index.h"
+#include "index/histogram.h"
+#include "index/threshold.h"
+#include "legend/class_map.h"
+#include "mapping/make_map.h"
+#include "outline/class_polygons.h"
+#include "sampling/plan.h"
+#include "sampling/readings.h"
+
+namespace fs = std::filesystem;
+
+namespace zp {
+namespace {
+
+const StudyScene& needScene(const Study& study, const Json& step) {
+  const auto* s = study.scene(step.at("scene").get<std::string>());
+  if (s == nullptr) throw Error("The scene of this step is gone; choose another.");
+  return *s;
+}
+
+const Product& needProduct(const Study& study, const std::string& id) {
+  const auto* p = study.product(id);
+  if (p == nullptr) throw Error("A product this step needs is gone; make it again first.");
+  return *p;
+}
+
+/// What is common to all steps: where the file goes and how the product describes itself.
+class Making {
+ public:
+  Making(const Study& study, const Json& step, ProductKind kind, const std::string& ending,
+         const Product* into)
+      : outputs_(true) {
+    if (into != nullptr) {
+      product = *into;
+      ++product.revision;
+      product.inputs.clear();
+    } else {
+      product.name = step.at("name").get<std::string>();
+      product.file = study.freshFile(product.name, ending);
+    }
+    product.kind = kind;
+    product.step = step;
+    product.made = now();
+    temporary = outputs_.add(product.file);
+  }
+  void uses(const Study& study, const std::string& id) {
+    product.inputs.push_back({id, study.revisionOf(id)});
+  }
+  Product finish() {
+    outputs_.commit();
+    return product;
+  }
+  Product product;
+  fs::path temporary;
+
+ private:
+  Outputs outputs_;
+};
+
+Product makeIndex(const Study& study, const Json& step, const Progress& progress,
+                  const Product* into) {
+  const auto& s = needScene(study, step);
+  const Formula f = parseFormula(step.at("formula"), s.scene.roles());
+  Making making(study, step, ProductKind::Index, ".tif", into);
+  making.uses(study, s.id);
+  making.product.date = s.scene.date;
+  making.product.ramp = step.value("ramp", "dusk");
+  const Statistics statistics = computeIndex(s.scene, f, making.product.name, making.temporary,
+                                             nullptr, progress.part(0, 0.8));
+  addOverviews(making.temporary, false);
+  making.product.facts = toJson(statistics);
+  making.product.facts["scene"] = s.scene.name;
+  return making.finish();
+}
+
+Product makeThreshold(const Study& study, const Json& step, const Progress& progress,
+                      const Product* into) {
+  const auto& source = needProduct(study, step.at("product"));
+  Making making(study, step, ProductKind::ClassMap, ".tif", into);
+  making.uses(study, source.id);
+  making.product.date = source.date;
+  Legend legend;
+  for (const auto& c : step.at("classes")) {
+    LegendClass one;
+    one.code = static_cast<int>(legend.classes.size()) + 1;
+    one.name = c.at("name");
+    one.colour = colourFrom(c.at("colour"));
+    legend.add(one);
+  }
+  thresholdToClasses(source.file, 1, step.at("at").get<std::vector<double>>(), legend,
+                     making.temporary, progress.part(0, 0.6));
+  addOverviews(making.temporary, true);
+  making.product.facts = {{"classes", toJson(classAreas(making.temporary, {}, progress.part(0.7, 1)))}};
+  return making.finish();
+}
+
+MethodOptions optionsFrom(const Json& step) {
+  MethodOptions options;
+  if (step.contains("priors"))
+    for (const auto& [code, share] : step["priors"].items())
+      options.priors[classCode(code, "the priors")] = share.get<double>();
+  if (step.contains("reject") && step["reject"].is_number())
+    options.reject = step["reject"].get<double>();
+  return options;
+}
+
+Product makeClassMap(const Study& study, const Json& step, const Progress& progress,
+                     const Product* into) {
+  const auto& s = needScene(study, step);
+  const auto bands = step.at("bands").get<std::vector<size_t>>();
+  for (size_t b : bands)
+    if (b >= s.scene.bands.size())
+      throw Error(fmt::format("“{}” has no band {} any more; choose bands again.", s.scene.name, b + 1));
+  Making making(study, step, ProductKind::ClassMap, ".tif", into);
+  making.uses(study, s.id);
+  making.uses(study, "training");
+  making.product.date = s.scene.date;
+  const auto signatures = studySignatures(study, s.scene, bands, progress.part(0, 0.2));
+  const auto classifier =
+      makeClassifier(step.at("method"), signatures, optionsFrom(step));
+  makeMap(s.scene, bands, *classifier, study.legend, making.temporary, progress.part(0.2, 0.8));
+  addOverviews(making.temporary, true);
+  making.product.facts = {
+      {"classes", toJson(classAreas(making.temporary, study.legend, progress.part(0.85, 1)))},
+      {"training_pixels", signatures.pixels()},
+      {"conflicts", signatures.conflicts},
+      {"scene", s.scene.name}};
+  return making.finish();
+}
+
+Product makePoints(const Study& study, const Json& step, const Progress& progress,
+                   const Product* into) {
+  const std::string over = step.at("over");
+  Making making(study, step, ProductKind::Points, ".gpkg", into);
+  making.uses(study, over);
+  SamplingPlan plan;
+  plan.kind = step.at("plan") == "stratified" ? PlanKind::Stratified : PlanKind::Random;
+  plan.count = step.at("count");
+  plan.seed = step.at("seed");
+  if (step.contains("apart") && step["apart"].is_number()) plan.apart = step["apart"].get<double>();
+  const auto* scene = study.scene(over);
+  const fs::path raster = scene != nullptr ? scene->scene.bands[0].file : needProduct(study, over).file;
+  std::optional<Layer> inside;
+  for (const auto& o : study.outlines)
+    if (step.contains("inside") && step["inside"] == o.id)
+      inside = readLayer(o.layer, RasterFile(raster).grid().crs);
+  const auto points = placePoints(raster, plan, inside ? &*inside : nullptr, progress);
+  const Layer layer = toLayer(points, false);
+  writeLayer(making.temporary, making.product.file, layer, {FieldType::Integer});
+  making.product.facts = {{"points", points.points.size()}};
+  return making.finish();
+}
+
+std::vector<Place> placesOf(const Layer& layer) {
+  std::vector<Place> places;
+  for (const auto& s : layer.shapes) {
+    if (s.points.empty()) throw Error("These places are not points; choose a layer of points.");
+    places.push_back(s.points[0]);
+  }
+  return places;
+}
+
+/// Scenes give a column a band, with their own conversion; products one.
+Product makeReadings(const Study& study, const Json& step, const Progress& progress,
+                     const Product* into) {
+  const auto& points = needProduct(study, step.at("points"));
+  Making making(study, step, ProductKind::Table, ".csv", into);
+  making.uses(study, points.id);
+  const Layer layer = readLayer(points.file.string());
+  const auto places = placesOf(layer);
+  Table table = layer.table;
+  Readings readings;
+  const auto from = step.at("from").get<std::vector<std::string>>();
+  for (size_t i = 0; i < from.size(); ++i) {
+    making.uses(study, from[i]);
+    if (const auto* s = study.scene(from[i])) {
+      for (const auto& band : s->scene.bands) {
+        readings.columns.push_back(s->scene.name + " " + band.name);
+        readings.values.push_back(readBandAt(places, layer.crs, band));
+      }
+    } else {
+      const auto& p = needProduct(study, from[i]);
+      auto part = readAt(places, layer.crs, {{p.file, 1, p.name}});
+      readings.columns.push_back(p.name);
+      readings.values.push_back(std::move(part.values[0]));
+    }
+    progress.at(static_cast<double>(i + 1) / static_cast<double>(from.size()));
+  }
+  appendTo(table, readings);
+  table.columns.insert(table.columns.begin() + 1, {"x", "y"});
+  for (size_t r = 0; r < table.rows.size(); ++r)
+    table.rows[r].insert(table.rows[r].begin() + 1, {shortest(places[r].x), shortest(places[r].y)});
+  writeFileAtomically(making.temporary, toCsv(table));
+  making.product.facts = {{"rows", table.rows.size()}, {"columns", table.columns},
+                          {"system", crsName(layer.crs)}};
+  return making.finish();
+}
+
+Product makeLabels(const Study& study, const Json& step, const Progress&, const Product* into) {
+  const auto& points = needProduct(study, step.at("points"));
+  const auto& map = needProduct(study, step.at("map"));
+  Making making(study, step, ProductKind::Labels, ".json", into);
+  making.uses(study, points.id);
+  making.uses(study, map.id);
+  const Layer layer = readLayer(points.file.string());
+  const auto places = placesOf(layer);
+  const auto codes = readAt(places, layer.crs, {{map.file, 1, "map"}}).values[0];
+  std::vector<ValidationPoint> all;
+  for (size_t i = 0; i < places.size(); ++i) {
+    ValidationPoint p;
+    p.id = static_cast<int>(i) + 1;
+    p.place = places[i];
+    p.mapped = std::isnan(codes[i]) ? 0 : static_cast<int>(codes[i]);
+    all.push_back(p);
+  }
+  Json json = toJson(Labelling(std::move(all), step.at("seed")));
+  json["format"] = "zany-patch-labels";
+  json["version"] = 1;
+  json["crs"] = layer.crs;
+  writeJson(making.temporary, json);
+  making.product.facts = {{"points", places.size()}};
+  return making.finish();
+}
+
+}  // namespace
+
+SignatureSet studySignatures(const Study& study, const Scene& scene,
+                             const std::vector<size_t>& bands, const Progress& progress) {
+  if (study.training.empty())
+    throw Error("There are no training areas yet; draw or import some under Training.");
+  std::vector<TrainingArea> areas = study.training;
+  const CrsChange change(study.trainingCrs, scene.grid.crs);
+  if (!change.identity())
+    for (auto& a : areas) {
+      for (auto& ring : a.shape.rings)
+        for (auto& p : ring) change.apply(p);
+      for (auto& p : a.shape.points) change.apply(p);
+    }
+  return computeSignatures(scene, bands, labelPixels(areas, scene.grid), study.legend, progress);
+}
+
+Product runStep(const Study& study, const Json& step, const Progress& progress, const Product* into) {
+  const std::string what = step.value("do", "");
+  if (what == "index") return makeIndex(study, step, progress, into);
+  if (what == "threshold") return makeThreshold(study, step, progress, into);
+  if (what == "map") return makeClassMap(study, step, progress, into);
+  if (what == "points") return makePoints(study, step, progress, into);
+  if (what == "readings") return makeReadings(study, step, progress, into);
+  if (what == "labels") return makeLabels(study, step, progress, into);
+  throw Error(fmt::format("“{}” is no step this version knows.", what));
+}
+
+void exportClassPolygons(const Product& map, const std::vector<int>& codes, const fs::path& target,
+                         const Progress& progress) {
+  Outputs outputs(true);
+  const fs::path temporary = outputs.add(target, {map.file});
+  std::map<int, std::string> keep;
+  for (const auto& c : legendOf(RasterFile(map.file)).classes)
+    if (std::find(codes.begin(), codes.end(), c.code) != codes.end()) keep[c.code] = c.name;
+  const Layer layer = classPolygons(map.file, keep, progress);
+  writeLayer(temporary, target, layer, {FieldType::Integer, FieldType::Text, FieldType::Real});
+  outputs.commit();
+}
+
+}  // namespace zp

@@ -1,0 +1,393 @@
+#include "study/study.h"
+
+#include <fcntl.h>
+#include <fmt/chrono.h>
+#include <fmt/format.h>
+#include <sys/file.h>
+#include <unistd.h>
+
+#include <algorithm>
+#include <chrono>
+
+#include "base/error.h"
+#include "base/outputs.h"
+#include "base/text.h"
+
+namespace fs = std::filesystem;
+
+namespace zp {
+namespace {
+
+const char* const kFormat = "zany-patch-study";
+constexpr int kVersion = 1;
+
+struct KindWords {
+  ProductKind kind;
+  const char *id, *title;
+};
+constexpr KindWords kKinds[] = {{ProductKind::Index, "index", "index"},
+                                {ProductKind::ClassMap, "class-map", "class map"},
+                                {ProductKind::Points, "points", "points"},
+                                {ProductKind::Table, "table", "readings"},
+                                {ProductKind::Labels, "labels", "labels"}};
+
+ProductKind kindFrom(const std::string& id) {
+  for (const auto& k : kKinds)
+    if (id == k.id) return k.kind;
+  throw Error(fmt::format("“{}” is no kind of product; the study was made by another version.", id));
+}
+
+/// "FILE:LAYER" with a relative file, and back.
+std::string relativeTo(const fs::path& base, const std::string& file) {
+  const fs::path r = fs::path(file).lexically_relative(base);
+  return r.empty() || *r.begin() == ".." ? file : r.generic_string();
+}
+
+std::string absoluteFrom(const fs::path& base, const std::string& file) {
+  return fs::path(file).is_absolute() ? file : (base / file).lexically_normal().string();
+}
+
+Json productJson(const Product& p, const fs::path& base) {
+  Json inputs = Json::array();
+  for (const auto& i : p.inputs) inputs.push_back({{"id", i.id}, {"revision", i.revision}});
+  return {{"id", p.id},     {"name", p.name}, {"kind", idOf(p.kind)},
+          {"file", relativeTo(base, p.file.string())},
+          {"made", p.made}, {"date", p.date}, {"ramp", p.ramp},
+          {"step", p.step}, {"facts", p.facts}, {"inputs", inputs}, {"revision", p.revision}};
+}
+
+Product productFrom(const Json& j, const fs::path& base) {
+  Product p;
+  p.id = j.at("id");
+  p.name = j.at("name");
+  p.kind = kindFrom(j.at("kind"));
+  p.file = absoluteFrom(base, j.at("file"));
+  p.made = j.value("made", "");
+  p.date = j.value("date", "");
+  p.ramp = j.value("ramp", "");
+  p.step = j.value("step", Json::object());
+  p.facts = j.value("facts", Json::object());
+  p.revision = j.value("revision", 1);
+  if (j.contains("inputs"))
+    for (const auto& i : j["inputs"]) p.inputs.push_back({i.at("id"), i.value("revision", 0)});
+  return p;
+}
+
+Json shapeJson(const Shape& s) {
+  Json rings = Json::array(), points = Json::array();
+  for (const auto& ring : s.rings) {
+    Json places = Json::array();
+    for (const auto& p : ring) places.push_back({p.x, p.y});
+    rings.push_back(std::move(places));
+  }
+  for (const auto& p : s.points) points.push_back({p.x, p.y});
+  return {{"rings", rings}, {"points", points}};
+}
+
+Shape shapeFrom(const Json& j) {
+  Shape s;
+  for (const auto& ring : j.at("rings")) {
+    s.rings.emplace_back();
+    for (const auto& p : ring) s.rings.back().push_back({p.at(0), p.at(1)});
+  }
+  for (const auto& p : j.at("points")) s.points.push_back({p.at(0), p.at(1)});
+  return s;
+}
+
+}  // namespace
+
+std::string idOf(ProductKind kind) { return kKinds[static_cast<size_t>(kind)].id; }
+std::string titleOf(ProductKind kind) { return kKinds[static_cast<size_t>(kind)].title; }
+
+std::string now() {
+  return fmt::format("{:%Y-%m-%dT%H:%M:%SZ}", fmt::gmtime(std::chrono::system_clock::to_time_t(
+                                                  std::chrono::system_clock::now())));
+}
+
+std::string fileStem(const std::string& name) {
+  std::string stem;
+  for (char c : lowered(name)) {
+    const bool plain = (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9');
+    if (plain) stem += c;
+    else if (!stem.empty() && stem.back() != '-') stem += '-';
+  }
+  while (!stem.empty() && stem.back() == '-') stem.pop_back();
+  return stem.empty() ? "product" : stem.substr(0, 60);
+}
+
+/// Held while a study is open, by every copy of it.
+struct Study::Lock {
+  explicit Lock(const fs::path& file) : fd(::open(file.c_str(), O_CREAT | O_RDWR | O_CLOEXEC, 0644)) {
+    if (fd >= 0 && flock(fd, LOCK_EX | LOCK_NB) != 0) {
+      close(fd);
+      throw Error(fmt::format("The study “{}” is open already; close it there first.",
+                              file.parent_path().filename().string()));
+    }
+  }
+  ~Lock() {
+    if (fd >= 0) close(fd);
+  }
+  Lock(const Lock&) = delete;
+  Lock& operator=(const Lock&) = delete;
+  int fd;
+};
+
+Study Study::create(const fs::path& folder, const std::string& name) {
+  std::error_code ec;
+  if (fs::exists(folder, ec) && !fs::is_empty(folder, ec))
+    throw Error(fmt::format("“{}” is not empty; choose a new folder for the study.", folder.string()));
+  fs::create_directories(folder, ec);
+  if (ec)
+    throw Error(fmt::format("The folder “{}” cannot be made ({}); choose another.", folder.string(),
+                            ec.message()));
+  Study study;
+  study.folder_ = fs::absolute(folder).lexically_normal();
+  study.name = name;
+  study.lock_ = std::make_shared<Lock>(study.folder_ / "study.lock");
+  study.save();
+  return study;
+}
+
+Study Study::open(const fs::path& path) {
+  const fs::path folder =
+      fs::absolute(path.filename() == "study.json" ? path.parent_path() : path).lexically_normal();
+  std::error_code ec;
+  if (!fs::exists(folder / "study.json", ec) && !fs::exists(folder / "study.json.last", ec))
+    throw Error(fmt::format("“{}” is not a study; choose a folder that holds a study.json.",
+                            path.string()));
+  Study study;
+  study.folder_ = folder;
+  study.lock_ = std::make_shared<Lock>(folder / "study.lock");
+  try {
+    study.readFrom(readJson(folder / "study.json", kFormat, kVersion));
+  } catch (const std::exception& e) {
+    if (!fs::exists(folder / "study.json.last", ec)) throw;
+    const std::string reason = e.what();
+    const auto lock = study.lock_;
+    study = Study();
+    study.folder_ = folder;
+    study.lock_ = lock;
+    study.readFrom(readJson(folder / "study.json.last", kFormat, kVersion));
+    study.notice = "study.json was damaged; the last good version was opened instead. " + study.notice;
+  }
+  return study;
+}
+
+void Study::save() const {
+  const fs::path file = folder_ / "study.json", last = folder_ / "study.json.last";
+  std::error_code ignored;
+  const std::string text = toJson().dump(1, ' ', false, Json::error_handler_t::replace) + "\n";
+  if (fs::exists(file, ignored)) {
+    const fs::path fresh = folder_ / ".study.json.last";
+    fs::remove(fresh, ignored);
+    fs::create_hard_link(file, fresh, ignored);
+    if (ignored) fs::copy_file(file, fresh, ignored);
+    fs::rename(fresh, last, ignored);
+  }
+  writeFileAtomically(file, text);
+}
+
+void Study::saveCopy(const fs::path& target) const {
+  std::error_code ec;
+  if (fs::exists(target, ec))
+    throw Error(fmt::format("“{}” exists already; choose a new name for the copy.", target.string()));
+  const fs::path part = target.string() + ".part";
+  try {
+    fs::create_directories(part);
+    for (const auto& entry : fs::directory_iterator(folder_)) {
+      const std::string n = entry.path().filename().string();
+      if (n == "study.lock" || n.rfind(".zpatch-", 0) == 0) continue;
+      fs::copy(entry.path(), part / n, fs::copy_options::recursive);
+    }
+    fs::rename(part, target);
+  } catch (const fs::filesystem_error& e) {
+    fs::remove_all(part, ec);
+    throw Error(fmt::format("The copy could not be written ({}); choose another place.",
+                            e.code().message()));
+  }
+}
+
+StudyScene* Study::scene(const std::string& id) {
+  for (auto& s : scenes)
+    if (s.id == id) return &s;
+  return nullptr;
+}
+const StudyScene* Study::scene(const std::string& id) const {
+  return const_cast<Study*>(this)->scene(id);
+}
+Product* Study::product(const std::string& id) {
+  for (auto& p : products)
+    if (p.id == id) return &p;
+  return nullptr;
+}
+const Product* Study::product(const std::string& id) const {
+  return const_cast<Study*>(this)->product(id);
+}
+
+const Product* Study::newest(ProductKind kind) const {
+  for (auto p = products.rbegin(); p != products.rend(); ++p)
+    if (p->kind == kind) return &*p;
+  return nullptr;
+}
+
+std::string Study::freshId(const std::string& prefix) const {
+  int highest = 0;
+  const auto look = [&](const std::string& id) {
+    if (id.rfind(prefix, 0) == 0)
+      highest = std::max<int>(highest, static_cast<int>(parseInteger(id.substr(prefix.size())).value_or(0)));
+  };
+  for (const auto& s : scenes) look(s.id);
+  for (const auto& p : products) look(p.id);
+  for (const auto& o : outlines) look(o.id);
+  highest = std::max(highest, place.value("highest-" + prefix, 0));
+  return fmt::format("{}{}", prefix, highest + 1);
+}
+
+std::string Study::addScene(Scene s) {
+  const std::string id = freshId("s");
+  place["highest-s"] = static_cast<int>(*parseInteger(id.substr(1)));
+  scenes.push_back({id, std::move(s), 1});
+  return id;
+}
+
+std::string Study::addProduct(Product p) {
+  if (p.id.empty()) p.id = freshId("p");
+  // Ids are never used twice, so an input that went stays gone.
+  place["highest-p"] = std::max(place.value("highest-p", 0),
+                                static_cast<int>(parseInteger(p.id.substr(1)).value_or(0)));
+  products.push_back(std::move(p));
+  return products.back().id;
+}
+
+void Study::addOutline(StudyOutline o) {
+  if (o.id.empty()) o.id = freshId("o");
+  outlines.push_back(std::move(o));
+}
+
+void Study::setTraining(std::vector<TrainingArea> areas, const std::string& crs) {
+  training = std::move(areas);
+  trainingCrs = crs;
+  legend = legendOf(training, legend);
+  ++trainingRevision;
+}
+
+Product Study::toBin(const std::string& id) {
+  Product p = *product(id);
+  const fs::path bin = folder_ / "bin";
+  std::error_code ec;
+  fs::create_directories(bin, ec);
+  const fs::path target = bin / fmt::format("{}-{}", p.id, p.file.filename().string());
+  for (const char* companion : {".aux.xml", ".ovr", ""}) {
+    const fs::path from = p.file.string() + companion;
+    if (fs::exists(from, ec)) fs::rename(from, target.string() + companion, ec);
+    if (ec)
+      throw Error(fmt::format("“{}” could not be moved to the bin ({}).", p.name, ec.message()));
+  }
+  products.erase(std::find_if(products.begin(), products.end(),
+                              [&](const Product& q) { return q.id == id; }));
+  return p;
+}
+
+void Study::fromBin(Product p) {
+  const fs::path from = folder_ / "bin" / fmt::format("{}-{}", p.id, p.file.filename().string());
+  std::error_code ec;
+  for (const char* companion : {".aux.xml", ".ovr", ""})
+    if (fs::exists(from.string() + companion, ec))
+      fs::rename(from.string() + companion, p.file.string() + companion, ec);
+  addProduct(std::move(p));
+}
+
+int Study::revisionOf(const std::string& id) const {
+  if (id == "training") return trainingRevision;
+  if (const auto* s = scene(id)) return s->revision;
+  if (const auto* p = product(id)) return p->revision;
+  return 0;
+}
+
+bool Study::outOfDate(const Product& p) const {
+  return std::any_of(p.inputs.begin(), p.inputs.end(), [&](const Input& i) {
+    const Product* upstream = product(i.id);
+    return revisionOf(i.id) != i.revision || (upstream != nullptr && outOfDate(*upstream));
+  });
+}
+
+fs::path Study::freshFile(const std::string& wanted, const std::string& ending) const {
+  const fs::path sub = folder_ / "products";
+  std::error_code ec;
+  fs::create_directories(sub, ec);
+  if (ec)
+    throw Error(fmt::format("The study's folder cannot be written to ({}).", ec.message()));
+  const std::string stem = fileStem(wanted);
+  fs::path file = sub / (stem + ending);
+  for (int n = 2; fs::exists(file, ec); ++n) file = sub / fmt::format("{}-{}{}", stem, n, ending);
+  return file;
+}
+
+Json Study::toJson() const {
+  Json j = {{"format", kFormat}, {"version", kVersion}, {"name", name}};
+  j["legend"] = zp::toJson(legend);
+  j["scenes"] = Json::array();
+  for (const auto& s : scenes) {
+    Json one = zp::toJson(s.scene, folder_);
+    one["id"] = s.id;
+    one["revision"] = s.revision;
+    j["scenes"].push_back(std::move(one));
+  }
+  j["outlines"] = Json::array();
+  for (const auto& o : outlines)
+    j["outlines"].push_back({{"id", o.id},
+                             {"name", o.name},
+                             {"layer", relativeTo(folder_, o.layer)},
+                             {"colour", colourText(o.colour)},
+                             {"shown", o.shown},
+                             {"study_area", o.studyArea}});
+  Json areas = Json::array();
+  for (const auto& a : training)
+    areas.push_back({{"code", a.code}, {"class", a.className}, {"subclass", a.subclass},
+                     {"shape", shapeJson(a.shape)}});
+  j["training"] = {{"crs", trainingCrs}, {"revision", trainingRevision}, {"areas", areas}};
+  j["products"] = Json::array();
+  for (const auto& p : products) j["products"].push_back(productJson(p, folder_));
+  j["place"] = place;
+  return j;
+}
+
+void Study::readFrom(const Json& j) {
+  std::vector<std::string> lost;
+  try {
+    name = j.at("name").get<std::string>();
+    legend = legendFrom(j.at("legend"));
+    for (const auto& s : j.at("scenes")) {
+      try {
+        scenes.push_back({s.at("id"), sceneFrom(s, folder_), s.value("revision", 1)});
+      } catch (const Error&) {
+        lost.push_back(s.value("name", "a scene"));
+      }
+    }
+    for (const auto& o : j.at("outlines"))
+      outlines.push_back({o.at("id"), o.at("name"), absoluteFrom(folder_, o.at("layer")),
+                          colourFrom(o.value("colour", "#ffffff")), o.value("shown", true),
+                          o.value("study_area", false)});
+    const Json& t = j.at("training");
+    trainingCrs = t.value("crs", "");
+    trainingRevision = t.value("revision", 1);
+    for (const auto& a : t.at("areas"))
+      training.push_back({a.at("code"), a.value("class", ""), a.value("subclass", ""),
+                          shapeFrom(a.at("shape"))});
+    for (const auto& p : j.at("products")) {
+      Product product = productFrom(p, folder_);
+      if (fs::exists(product.file)) products.push_back(std::move(product));
+      else lost.push_back(product.name);
+    }
+    place = j.value("place", Json::object());
+  } catch (const Json::exception& e) {
+    throw Error(fmt::format("The study “{}” is not complete ({}); restore it from a copy.",
+                            folder_.string(), e.what()));
+  }
+  if (!lost.empty())
+    notice += fmt::format("The files of {} are missing; bring them back to their place and open the "
+                          "study again.",
+                          listed(lost));
+}
+
+}  // namespace zp

@@ -1,0 +1,118 @@
+#pragma once
+#include <filesystem>
+#include <map>
+#include <memory>
+#include <string>
+#include <vector>
+
+#include "accuracy/labelling.h"
+#include "base/json.h"
+#include "legend/legend.h"
+#include "scene/scene.h"
+#include "training/training_area.h"
+
+namespace zp {
+
+enum class ProductKind { Index, ClassMap, Points, Table, Labels };
+std::string idOf(ProductKind kind);
+std::string titleOf(ProductKind kind);
+
+/// What something was made from, and how many times that had changed by then.
+struct Input {
+  std::string id;
+  int revision = 0;
+};
+
+/// A result kept in the study: a file, what made it and from what.
+struct Product {
+  std::string id, name;
+  ProductKind kind = ProductKind::Index;
+  std::filesystem::path file;  // absolute
+  std::string made;            // ISO 8601
+  std::string date;            // that it stands for, or ""
+  std::string ramp;            // of an index
+  Json step;                   // runs again with runStep
+  Json facts;                  // statistics, areas… for its sheet
+  std::vector<Input> inputs;
+  int revision = 1;
+};
+
+struct StudyScene {
+  std::string id;
+  Scene scene;
+  int revision = 1;
+};
+
+struct StudyOutline {
+  std::string id, name;
+  std::string layer;  // "FILE:LAYER", absolute
+  Colour colour{255, 255, 255};
+  bool shown = true, studyArea = false;
+};
+
+/// One piece of work in a folder. A value: copy it to compute on another thread.
+/// study.json (format zany-patch-study) names everything; pictures and class maps are ordinary
+/// GeoTIFFs below the folder. `save` keeps the last good version as study.json.last.
+class Study {
+ public:
+  /// Error when the folder exists and is not empty, or cannot be made.
+  static Study create(const std::filesystem::path& folder, const std::string& name);
+  /// Error: not a study, a newer one, already open elsewhere. A damaged study.json is replaced by
+  /// the last good version; then `notice` says so. Missing scene files are named in `notice` too.
+  static Study open(const std::filesystem::path& folder);
+
+  void save() const;
+  /// Copies the whole folder; Error when the target exists.
+  void saveCopy(const std::filesystem::path& folder) const;
+
+  const std::filesystem::path& folder() const { return folder_; }
+  std::string name, notice;
+  Legend legend;
+  std::vector<TrainingArea> training;  // in trainingCrs
+  std::string trainingCrs;
+  int trainingRevision = 1;
+  std::vector<StudyScene> scenes;
+  std::vector<StudyOutline> outlines;
+  std::vector<Product> products;  // in order of making
+  Json place = Json::object();    // where one was: stage, pictures, part of the view
+
+  StudyScene* scene(const std::string& id);
+  const StudyScene* scene(const std::string& id) const;
+  Product* product(const std::string& id);
+  const Product* product(const std::string& id) const;
+  /// The newest product of a kind; nullptr when there is none.
+  const Product* newest(ProductKind kind) const;
+
+  std::string addScene(Scene scene);
+  std::string addProduct(Product product);
+  void addOutline(StudyOutline outline);
+  void setTraining(std::vector<TrainingArea> areas, const std::string& crs);
+  /// Moves a product's file to the bin; returns it for undoing. Others made from it become out of
+  /// date.
+  Product toBin(const std::string& id);
+  void fromBin(Product product);
+
+  int revisionOf(const std::string& id) const;  // 0 when it is gone
+  /// An input changed, went, or is out of date itself.
+  bool outOfDate(const Product& product) const;
+
+  /// A path below the folder for a new file, not taken yet.
+  std::filesystem::path freshFile(const std::string& name, const std::string& ending) const;
+  std::string freshId(const std::string& prefix) const;
+
+ private:
+  struct Lock;
+  Json toJson() const;
+  void readFrom(const Json& json);
+
+  std::filesystem::path folder_;
+  std::shared_ptr<Lock> lock_;
+};
+
+/// Now, as ISO 8601 in UTC.
+std::string now();
+
+/// "Vegetation, 18 Jul" → "vegetation-18-jul".
+std::string fileStem(const std::string& name);
+
+}  // namespace zp

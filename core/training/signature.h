@@ -1,0 +1,46 @@
+#pragma once
+#include <Eigen/Core>
+#include <string>
+#include <vector>
+
+#include "base/progress.h"
+#include "scene/scene.h"
+#include "training/training_area.h"
+
+namespace zp {
+
+/// The statistics of the training pixels of one class, in the values of the scene.
+struct Signature {
+  int code = 0;
+  std::string name;
+  size_t pixels = 0;
+  Eigen::VectorXd mean, min, max;  // per band
+  Eigen::MatrixXd covariance;      // with n − 1; zero below two pixels
+  Eigen::VectorXd sd() const { return covariance.diagonal().cwiseMax(0).cwiseSqrt(); }
+};
+
+struct SignatureSet {
+  std::vector<std::string> bands;
+  std::vector<Signature> classes;  // by ascending code; classes without a valid pixel are left out
+  size_t conflicts = 0;
+  size_t pixels() const;
+};
+
+/// Signatures of the labelled pixels over the chosen bands. Pixels that are no data in one of the
+/// bands are left out. Error: no training pixel on the scene.
+SignatureSet computeSignatures(const Scene& scene, const std::vector<size_t>& bands,
+                               const LabelledPixels& labels, const Legend& legend,
+                               const Progress& progress = Progress());
+
+/// Jeffries–Matusita distance, 0 (the same) … 2 (apart): 2 (1 − e^−B) with the Bhattacharyya
+/// distance B (Richards 2013, ch. 10). NaN where a covariance cannot be inverted.
+double jeffriesMatusita(const Signature& a, const Signature& b);
+
+/// Error when a class has too few pixels, or values too much alike, for a covariance that can be
+/// inverted; the sentence names the class and how many pixels it needs.
+void requireCovariances(const SignatureSet& set);
+
+Json toJson(const SignatureSet& set);
+SignatureSet signaturesFrom(const Json& json);
+
+}  // namespace zp
