@@ -128,9 +128,9 @@ struct RadarDate {
 constexpr RadarDate kRadar[] = {
     {"2031-03-10", "Heron 10 Mar", false, false}, {"2031-04-03", "Heron 3 Apr", true, false},
     {"2031-04-27", "Heron 27 Apr", false, true},  {"2031-05-21", "Heron 21 May", false, false},
-    {"2031-06-08", "Heron 8 Jun", false, false},  {"2031-06-26", "Heron 26 Jun", true, false},
+    {"2031-06-08", "Heron 8 Jun", false, true},  {"2031-06-26", "Heron 26 Jun", true, false},
     {"2031-07-20", "Heron 20 Jul", false, true},  {"2031-08-07", "Heron 7 Aug", false, false},
-    {"2031-08-31", "Heron 31 Aug", false, false}, {"2031-09-24", "Heron 24 Sep", true, false},
+    {"2031-08-31", "Heron 31 Aug", false, false}, {"2031-09-24", "Heron 24 Sep", true, true},
     {"2031-10-12", "Heron 12 Oct", false, false}, {"2031-11-05", "Heron 5 Nov", false, false}};
 
 /// One scene of the archive: its item lies beside its files.

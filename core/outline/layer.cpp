@@ -177,7 +177,10 @@ Layer readLayer(const std::string& name, const std::string& crs) {
   OGRLayer& source = pickLayer(*d, file, wanted);
   Layer layer;
   layer.name = source.GetName();
-  if (const auto* srs = source.GetSpatialRef()) {
+  const auto* srs = source.GetSpatialRef();
+  // GeoPackage says “Undefined …” for a layer whose system nobody gave.
+  const bool named = srs != nullptr && std::string(srs->GetName() ? srs->GetName() : "").rfind("Undefined", 0) != 0;
+  if (named) {
     char* wkt = nullptr;
     srs->exportToWkt(&wkt);
     layer.crs = wkt != nullptr ? wkt : "";

@@ -1,0 +1,60 @@
+#pragma once
+#include <qcustomplot.h>
+
+#include "index/histogram.h"
+#include "training/signature.h"
+
+namespace zp {
+
+/// A plot in our faces and greys, without a frame.
+class Chart : public QCustomPlot {
+ public:
+  explicit Chart(QWidget* parent = nullptr);
+  void setTitles(const QString& x, const QString& y);
+  void restyle();
+};
+
+/// A histogram cut by thresholds that can be dragged; each part has the colour of its class.
+class ThresholdChart : public Chart {
+  Q_OBJECT
+ public:
+  explicit ThresholdChart(QWidget* parent = nullptr);
+  void setHistogram(const Histogram& histogram);
+  void setCuts(const std::vector<double>& cuts, const std::vector<QColor>& colours);
+  const std::vector<double>& cuts() const { return cuts_; }
+  QPoint cutPosition(size_t i) const;  // of its handle, in the widget
+
+ Q_SIGNALS:
+  void dragged(const std::vector<double>& cuts);
+
+ protected:
+  void mousePressEvent(QMouseEvent*) override;
+  void mouseMoveEvent(QMouseEvent*) override;
+  void mouseReleaseEvent(QMouseEvent*) override;
+  void keyPressEvent(QKeyEvent*) override;
+  void paintEvent(QPaintEvent*) override;
+
+ private:
+  void redraw();
+  void moveCut(size_t i, double value);
+  Histogram histogram_;
+  std::vector<double> cuts_;
+  std::vector<QColor> colours_;
+  int held_ = -1, last_ = 0;
+};
+
+/// Mean and spread of each class over the bands, by wavelength.
+class SignatureChart : public Chart {
+ public:
+  explicit SignatureChart(QWidget* parent = nullptr);
+  void show(const SignatureSet& set, const std::vector<double>& wavelengths, const Legend& colours, int chosen, const QString& unit);
+};
+
+/// One line over numbers or dates.
+class LineChart : public Chart {
+ public:
+  explicit LineChart(QWidget* parent = nullptr);
+  void show(const QVector<double>& x, const QVector<double>& y, const QString& xTitle, const QString& yTitle, bool dates, const QColor& colour);
+};
+
+}  // namespace zp

@@ -1,0 +1,214 @@
+#include "desks/accuracy/accuracy_desk.h"
+
+namespace zp {
+
+LabelBook::LabelBook(Workbench& bench) : bench_(bench) {
+  connect(&bench_, &Workbench::studyChanged, this, [this] {
+    id_.clear();
+    labelling_ = {};
+    if (bench_.hasStudy()) load();
+  });
+  connect(&bench_, &Workbench::changed, this, [this] { load(); });
+}
+
+const Product* LabelBook::product() const { return bench_.hasStudy() ? bench_.study().newest(ProductKind::Labels) : nullptr; }
+
+const Product* LabelBook::map() const {
+  const Product* p = product();
+  return p == nullptr ? nullptr : bench_.study().product(p->step.value("map", ""));
+}
+
+bool LabelBook::load() {
+  const Product* p = product();
+  if (p == nullptr) {
+    id_.clear();
+    labelling_ = {};
+    return false;
+  }
+  if (p->id == id_ && p->revision == revision_) return true;
+  try {
+    const Json json = readJson(p->file, "zany-patch-labels");
+    labelling_ = labellingFrom(json);
+    crs_ = json.value("crs", "");
+    id_ = p->id;
+    revision_ = p->revision;
+    Q_EMIT updated();
+    return true;
+  } catch (const std::exception& e) {
+    Q_EMIT bench_.trouble(QString::fromUtf8(e.what()));
+    return false;
+  }
+}
+
+void LabelBook::changed() {
+  const Product* p = product();
+  if (p == nullptr) return;
+  try {
+    Json json = toJson(labelling_);
+    json["format"] = "zany-patch-labels";
+    json["version"] = 1;
+    json["crs"] = crs_;
+    writeJson(p->file, json);
+  } catch (const std::exception& e) {
+    Q_EMIT bench_.trouble(QString::fromUtf8(e.what()));
+  }
+  Q_EMIT updated();
+}
+
+std::optional<ConfusionMatrix> LabelBook::matrix() const {
+  if (labelling_.labelled() == 0) return {};
+  try {
+    return confusionMatrix(labelling_.pairs(), bench_.study().legend);
+  } catch (const std::exception&) {
+    return {};
+  }
+}
+
+std::map<int, double> LabelBook::mappedAreas() const {
+  std::map<int, double> areas;
+  const Product* m = map();
+  if (m == nullptr || !m->facts.contains("classes")) return areas;
+  for (const auto& c : m->facts["classes"])
+    if (c["area_m2"].is_number()) areas[c["code"].get<int>()] = c["area_m2"].get<double>();
+  return areas;
+}
+
+std::optional<StratifiedEstimate> LabelBook::weighted(const ConfusionMatrix& m) const {
+  const Product* labels = product();
+  const Product* points = labels == nullptr ? nullptr : bench_.study().product(labels->step.value("points", ""));
+  const bool perClass = points != nullptr && points->step.value("plan", "") == "stratified" &&
+                        points->step.value("over", "") == labels->step.value("map", "") && !points->step.contains("inside");
+  if (!perClass) return {};
+  try {
+    return stratifiedEstimate(m, mappedAreas());
+  } catch (const std::exception&) {
+    return {};  // a class without points yet: counts alone are told
+  }
+}
+
+std::optional<Estimate> LabelBook::overall() const {
+  const auto m = matrix();
+  if (!m) return {};
+  const auto w = weighted(*m);
+  return w ? w->overall : m->overall();
+}
+
+AccuracyDesk::AccuracyDesk(Workbench& bench, MapView& view, LabelBook& book) : Desk(bench, view, "Accuracy"), book_(book) {
+  map_ = new QComboBox;
+  map_->setObjectName("accuracyMap");
+  points_ = new QComboBox;
+  points_->setObjectName("accuracyPoints");
+  body()->addLayout(labelledRow("Map", map_));
+  body()->addLayout(labelledRow("Points", points_));
+  advice_ = secondLabel("");
+  body()->addWidget(advice_);
+  body()->addWidget(hairline());
+  state_ = secondLabel("");
+  state_->setObjectName("labelState");
+  body()->addWidget(state_);
+  bar_ = new QProgressBar;
+  bar_->setTextVisible(false);
+  body()->addWidget(bar_);
+  table_ = plainTable({"Class", "user's", "producer's"});
+  table_->setObjectName("accuracyTable");
+  body()->addWidget(table_);
+  all_ = linkButton("Show all points");
+  all_->setObjectName("allPoints");
+  connect(all_, &QPushButton::clicked, this, [this] {
+    book_.cell.reset();
+    Q_EMIT book_.updated();
+  });
+  body()->addWidget(all_, 0, Qt::AlignLeft);
+  fresh_ = linkButton("Start again with the map and points above");
+  fresh_->setObjectName("freshLabels");
+  body()->addWidget(fresh_, 0, Qt::AlignLeft);
+  body()->addStretch();
+  matrix_ = quietButton("Matrix");
+  matrix_->setObjectName("openMatrix");
+  footer()->addWidget(matrix_);
+  connect(primary_, &QPushButton::clicked, this, &AccuracyDesk::act);
+  connect(matrix_, &QPushButton::clicked, this, &AccuracyDesk::matrixAsked);
+  connect(fresh_, &QPushButton::clicked, this, [this] {
+    const Json step = {{"do", "labels"}, {"points", points_->currentData().toString().toStdString()}, {"map", map_->currentData().toString().toStdString()}, {"seed", 1}, {"name", "Labels of " + points_->currentText().toStdString()}};
+    bench_.run(step, "Prepare the labelling", [this](const QString&) { Q_EMIT labellingAsked(); });
+  });
+  connect(&book_, &LabelBook::updated, this, [this] {
+    if (isVisible()) refresh();
+  });
+}
+
+void AccuracyDesk::act() {
+  if (book_.none()) return fresh_->click();
+  if (book_.labelling().closed()) return Q_EMIT matrixAsked();
+  Q_EMIT labellingAsked();
+}
+
+void AccuracyDesk::refresh() {
+  const Study& s = bench_.study();
+  const QVariant map = map_->currentData(), at = points_->currentData();
+  map_->clear();
+  points_->clear();
+  for (auto p = s.products.rbegin(); p != s.products.rend(); ++p) {
+    if (p->kind == ProductKind::ClassMap) map_->addItem(q(p->name), q(p->id));
+    if (p->kind == ProductKind::Points) points_->addItem(q(p->name), q(p->id));
+  }
+  if (map_->findData(map) >= 0) map_->setCurrentIndex(map_->findData(map));
+  if (points_->findData(at) >= 0) points_->setCurrentIndex(points_->findData(at));
+  if (map_->count() == 0) return setMissing("There is no map to test yet. Make one first.", "Go to mapping", 3);
+  if (points_->count() == 0) return setMissing("A map is tested at validation points. Place some first, about 30 to 50 in each class.", "Go to sampling", 4);
+  setReady();
+  const Labelling& l = book_.labelling();
+  setHeading("Accuracy", "Say what is at each point without seeing the map, then confront your labels with it.");
+  const size_t n = l.points().size(), done = l.labelled();
+  advice_->setText(book_.none() ? "The points come in shuffled order, and the class of the map stays hidden until you close the labelling." : QString());
+  advice_->setVisible(book_.none());
+  bar_->setVisible(!book_.none());
+  bar_->setRange(0, static_cast<int>(std::max<size_t>(1, n)));
+  bar_->setValue(static_cast<int>(done));
+  state_->setVisible(!book_.none());
+  state_->setText(QString("%1 of %2 points labelled, %3 unsure.%4").arg(done).arg(n).arg(l.unsure()).arg(l.closed() ? " The labelling is closed." : ""));
+  primary_->setText(book_.none() ? "Start labelling" : l.closed() ? "See the matrix" : QString("Go on labelling (%1 left)").arg(n - done));
+  fresh_->setVisible(!book_.none());
+  all_->setVisible(l.closed() && book_.cell.has_value());
+  matrix_->setVisible(!book_.none() && !l.closed());
+  matrix_->setEnabled(done > 0);
+  const auto m = l.closed() ? book_.matrix() : std::nullopt;
+  table_->setVisible(m.has_value());
+  if (!m) return;
+  table_->setRowCount(static_cast<int>(m->codes.size()));
+  for (int r = 0; r < table_->rowCount(); ++r) {
+    const auto i = static_cast<size_t>(r);
+    const auto* c = s.legend.find(m->codes[i]);
+    table_->setItem(r, 0, new QTableWidgetItem(swatch(c != nullptr ? toQt(c->colour) : tokens().second), q(m->names[i])));
+    table_->setItem(r, 1, figureItem(std::isnan(m->users(i).value) ? "–" : decimal(100 * m->users(i).value, 0) + " %"));
+    table_->setItem(r, 2, figureItem(std::isnan(m->producers(i).value) ? "–" : decimal(100 * m->producers(i).value, 0) + " %"));
+  }
+  fitHeight(table_);
+}
+
+std::vector<ViewPoint> AccuracyDesk::points() const {
+  std::vector<ViewPoint> out;
+  const Labelling& l = book_.labelling();
+  std::optional<CrsChange> change;
+  try {
+    change.emplace(book_.crs(), book_.crs().empty() ? "" : view_.crs());
+  } catch (const std::exception&) {
+    return out;
+  }
+  const auto colour = [&](int code) {
+    const auto* c = bench_.study().legend.find(code);
+    return c != nullptr ? toQt(c->colour) : QColor(Qt::white);
+  };
+  for (const auto& p : l.points()) {
+    if (l.closed() && book_.cell && (p.mapped != book_.cell->first || p.reference != book_.cell->second)) continue;
+    Place at = p.place;
+    if (!change->apply(at)) continue;
+    ViewPoint v{at, QColor(Qt::white), {}, false};
+    if (p.reference != 0) v.colour = colour(p.reference);
+    if (l.closed() && p.reference != 0 && p.mapped != 0 && p.mapped != p.reference) v.ring = colour(p.mapped);
+    out.push_back(v);
+  }
+  return out;
+}
+
+}  // namespace zp

@@ -1,0 +1,389 @@
+#include "desks/accuracy/labelling_sheet.h"
+
+#include "sampling/readings.h"
+#include "study/study.h"
+
+namespace zp {
+
+namespace {
+
+/// A key with the class's letter, its name and its colour underneath.
+class ClassKey : public QPushButton {
+ public:
+  ClassKey(const QString& key, const QString& name, const QColor& colour) : key_(key), name_(name), colour_(colour) {
+    setStyleSheet("QPushButton { min-height: 52px; max-height: 52px; padding: 0; }");
+    setMinimumWidth(60);
+    setFocusPolicy(Qt::NoFocus);
+    setAccessibleName(key + ", " + name);
+    setCursor(Qt::PointingHandCursor);
+  }
+
+ protected:
+  void paintEvent(QPaintEvent*) override {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    const Tokens& t = tokens();
+    QPainterPath shape;
+    shape.addRoundedRect(rect(), 4, 4);
+    p.setClipPath(shape);
+    p.fillRect(rect(), isChecked() ? t.chosen : underMouse() ? t.hairline : t.raised);
+    p.fillRect(QRect(0, height() - 4, width(), 4), colour_);
+    p.setPen(t.second);
+    p.setFont(figureFont(9.5));
+    p.drawText(QRect(10, 7, width() - 14, 18), Qt::AlignVCenter, key_);
+    p.setPen(t.text);
+    p.setFont(textFont(10));
+    p.drawText(QRect(10, 25, width() - 14, 20), Qt::AlignVCenter, p.fontMetrics().elidedText(name_, Qt::ElideRight, width() - 14));
+  }
+
+ private:
+  QString key_, name_;
+  QColor colour_;
+};
+
+QLabel* keyHint(const QString& key, const QString& what) {
+  auto* l = new QLabel(QString("<span style=\"font-family:'JetBrains Mono'\"><b>%1</b></span>&nbsp; %2").arg(key, what));
+  l->setTextFormat(Qt::RichText);
+  l->setFont(textFont(9.5));
+  setTone(l, "second");
+  return l;
+}
+
+}  // namespace
+
+QString LabellingSheet::keyOf(size_t i) {
+  static const QString kKeys = "123456789abcdefghijklopqrstvwxyz";  // without m, n and u
+  return i < static_cast<size_t>(kKeys.size()) ? QString(kKeys[static_cast<qsizetype>(i)]) : QString();
+}
+
+LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book) : bench_(bench), book_(book), curvesJob_(this) {
+  setObjectName("labellingSheet");
+  setFocusPolicy(Qt::StrongFocus);
+  title_ = headingLabel("What is here?");
+  order_ = secondLabel("");
+  order_->setObjectName("labelOrder");
+  count_ = secondLabel("");
+  count_->setObjectName("labelCount");
+  count_->setAlignment(Qt::AlignRight);
+  bar_ = new QProgressBar;
+  bar_->setTextVisible(false);
+  bar_->setFixedWidth(330);
+  auto* head = new QGridLayout;
+  head->addWidget(title_, 0, 0);
+  head->addWidget(order_, 1, 0);
+  head->addWidget(bar_, 0, 1, Qt::AlignRight | Qt::AlignVCenter);
+  head->addWidget(count_, 1, 1);
+  head->setColumnStretch(0, 1);
+
+  auto* row = new QHBoxLayout;
+  row->setSpacing(20);
+  const char* names[] = {"Close", "Around", "Wide"};
+  for (size_t i = 0; i < 3; ++i) {
+    Pane& pane = panes_[i];
+    pane.name = names[i];
+    pane.tiles = std::make_unique<TileStore>(1);
+    pane.view = new MapView(*pane.tiles);
+    pane.view->setBare(true);
+    pane.view->setObjectName(QString("pane%1").arg(i));
+    pane.view->setFocusPolicy(Qt::NoFocus);
+    pane.view->setAttribute(Qt::WA_TransparentForMouseEvents);
+    pane.caption = new QLabel;
+    pane.caption->setFont(textFont(10, QFont::Medium));
+    pane.picture = new QComboBox;
+    pane.picture->setFocusPolicy(Qt::ClickFocus);
+    pane.picture->setAccessibleName(QString("Picture of %1").arg(pane.name));
+    pane.picture->setSizeAdjustPolicy(QComboBox::AdjustToContents);
+    pane.picture->setStyleSheet("QComboBox { background: transparent; border: none; padding-right: 4px; }");
+    connect(pane.picture, &QComboBox::activated, this, [this, i](int index) {
+      setPicture(panes_[i], index);
+      bench_.setPlace("label-picture-" + std::to_string(i), pictures_[static_cast<size_t>(index)].key.toStdString());
+      setFocus();
+    });
+    auto* under = new QHBoxLayout;
+    under->addWidget(pane.caption);
+    under->addStretch();
+    under->addWidget(pane.picture);
+    auto* column = new QVBoxLayout;
+    column->setSpacing(2);
+    column->addWidget(pane.view, 1);
+    column->addLayout(under);
+    row->addLayout(column, 1);
+  }
+
+  reflectanceTitle_ = secondLabel("");
+  radarTitle_ = secondLabel("");
+  reflectance_ = new LineChart;
+  radar_ = new LineChart;
+  for (auto* c : {reflectance_, radar_}) c->setFixedHeight(104), c->setFocusPolicy(Qt::NoFocus);
+  note_ = new QPlainTextEdit;
+  note_->setObjectName("labelNote");
+  note_->setPlaceholderText("N to write, Esc to go back");
+  note_->setFixedHeight(58);
+  note_->setTabChangesFocus(true);
+  note_->installEventFilter(this);
+  auto* curves = new QHBoxLayout;
+  curves->setSpacing(20);
+  const auto stack = [&](QLabel* l, QWidget* w) {
+    auto* v = new QVBoxLayout;
+    v->setSpacing(2);
+    v->addWidget(l);
+    v->addWidget(w);
+    v->addStretch();
+    curves->addLayout(v, 1);
+  };
+  stack(reflectanceTitle_, reflectance_);
+  stack(radarTitle_, radar_);
+  stack(secondLabel("Note"), note_);
+
+  keys_ = new QHBoxLayout;
+  keys_->setSpacing(8);
+  auto* hints = new QHBoxLayout;
+  hints->setSpacing(20);
+  unsure_ = chip("Unsure");
+  unsure_->setObjectName("unsure");
+  unsure_->setFocusPolicy(Qt::NoFocus);
+  connect(unsure_, &QPushButton::clicked, this, [this] {
+    book_.labelling().toggleUnsure();
+    book_.changed();
+    showPoint();
+  });
+  hints->addWidget(keyHint("U", ""));
+  hints->addWidget(unsure_);
+  hints->addWidget(keyHint("Space", "skip"));
+  hints->addWidget(keyHint("Backspace", "back"));
+  hints->addWidget(keyHint("+ −", "zoom"));
+  hints->addWidget(keyHint("`", "other picture"));
+  hints->addStretch();
+  close_ = quietButton("Close the labelling and see the matrix");
+  close_->setObjectName("closeLabelling");
+  close_->setFocusPolicy(Qt::TabFocus);
+  connect(close_, &QPushButton::clicked, this, &LabellingSheet::closeLabelling);
+  auto* pause = quietButton("Pause");
+  pause->setObjectName("pauseLabelling");
+  pause->setFocusPolicy(Qt::TabFocus);
+  connect(pause, &QPushButton::clicked, this, &LabellingSheet::leaveAsked);
+  hints->addWidget(pause);
+  hints->addWidget(close_);
+
+  auto* layout = new QVBoxLayout(this);
+  layout->setContentsMargins(20, 14, 20, 14);
+  layout->setSpacing(10);
+  layout->addLayout(head);
+  layout->addLayout(row, 1);
+  layout->addLayout(curves);
+  layout->addLayout(keys_);
+  layout->addLayout(hints);
+}
+
+bool LabellingSheet::ready() const {
+  return std::all_of(panes_.begin(), panes_.end(), [](const Pane& p) { return p.view->complete(); }) && !curvesJob_.pending();
+}
+
+void LabellingSheet::open() {
+  fillPictures();
+  fillKeys();
+  // One pixel of the map at stake sets the scale of all three.
+  double pixel = 10;
+  if (const auto* m = book_.map()) pixel = RasterFile(m->file).grid().pixelWidth();
+  const double spans[] = {30 * pixel, 120 * pixel, 600 * pixel};
+  for (size_t i = 0; i < 3; ++i) {
+    panes_[i].span = spans[i];
+    panes_[i].view->setCrs(bench_.viewCrs());
+  }
+  zoom_ = 1;
+  pace_.start();
+  paced_ = 0;
+  showPoint();
+  setFocus();
+}
+
+void LabellingSheet::fillPictures() {
+  pictures_.clear();
+  size_t aerial = 0, falseColour = 0, natural = 0;
+  double finest = 1e30;
+  const auto* current = bench_.currentScene();
+  for (const auto& s : bench_.study().scenes) {
+    if (s.scene.grid.crs.empty()) continue;
+    for (const auto& c : compositesOf(s.scene)) {
+      std::array<size_t, 3> b{};
+      for (size_t i = 0; i < 3; ++i) b[i] = static_cast<size_t>(s.scene.bandOf(c.roles[i]));
+      if (c.id == "natural" && s.scene.grid.pixelWidth() < finest) finest = s.scene.grid.pixelWidth(), aerial = pictures_.size();
+      if (current != nullptr && s.id == current->id && c.id == "natural") natural = pictures_.size();
+      if (current != nullptr && s.id == current->id && c.id == "vegetation") falseColour = pictures_.size();
+      pictures_.push_back(compositePicture(s.id, s.scene, b, q(c.title)));
+    }
+    if (compositesOf(s.scene).empty()) pictures_.push_back(bench_.pictureOf(q(s.id)));
+  }
+  const size_t wanted[] = {aerial, falseColour, natural};
+  for (size_t i = 0; i < 3; ++i) {
+    auto* box = panes_[i].picture;
+    box->clear();
+    for (const auto& p : pictures_) box->addItem(p.title + ", " + p.detail);
+    size_t index = wanted[i];
+    const Json kept = bench_.place("label-picture-" + std::to_string(i));
+    for (size_t k = 0; k < pictures_.size(); ++k)
+      if (kept.is_string() && pictures_[k].key == q(kept.get<std::string>())) index = k;
+    if (!pictures_.empty()) setPicture(panes_[i], static_cast<int>(index));
+  }
+}
+
+void LabellingSheet::setPicture(Pane& pane, int index) {
+  if (index < 0 || index >= static_cast<int>(pictures_.size())) return;
+  pane.picture->setCurrentIndex(index);
+  pane.view->setFront(pictures_[static_cast<size_t>(index)]);
+  showPoint();
+}
+
+void LabellingSheet::fillKeys() {
+  while (auto* item = keys_->takeAt(0)) {
+    delete item->widget();
+    delete item;
+  }
+  const auto& classes = bench_.study().legend.classes;
+  for (size_t i = 0; i < classes.size(); ++i) {
+    auto* key = new ClassKey(keyOf(i).toUpper(), q(classes[i].name), toQt(classes[i].colour));
+    key->setCheckable(true);
+    key->setObjectName(QString("key-%1").arg(classes[i].code));
+    connect(key, &QPushButton::clicked, this, [this, code = classes[i].code] { label(code); });
+    keys_->addWidget(key);
+  }
+}
+
+void LabellingSheet::showPoint() {
+  const Labelling& l = book_.labelling();
+  if (l.empty()) return;
+  const ValidationPoint& p = l.current();
+  Place at = p.place;
+  try {
+    CrsChange(book_.crs(), bench_.viewCrs()).apply(at);
+  } catch (const std::exception&) {
+  }
+  double pixel = 10;
+  for (auto& pane : panes_) {
+    const double span = pane.span * zoom_;
+    const int wide = std::max(1, std::min(pane.view->width(), pane.view->height()));
+    if (&pane == &panes_[0]) pixel = pane.span / 30;
+    pane.view->setCentre(at, span / wide);
+    pane.view->setMark(at, pixel);
+    pane.caption->setText(QString("%1 · %2").arg(pane.name, span >= 1000 ? decimal(span / 1000, 1) + " km" : decimal(span, 0) + " m"));
+  }
+  const size_t n = l.points().size(), done = l.labelled();
+  const bool all = done == n;
+  order_->setText(all ? "Every point has a label. Close the labelling to see what the map says."
+                      : QString("Point %1 of %2, in shuffled order. What the map says stays hidden until you close the labelling.").arg(l.position() + 1).arg(n));
+  QString left;
+  if (paced_ >= 5 && !all) {
+    const double minutes = static_cast<double>(pace_.elapsed()) / 60000 / static_cast<double>(paced_) * static_cast<double>(n - done);
+    left = QString(" · about %1 min to go").arg(std::max(1, static_cast<int>(std::ceil(minutes))));
+  }
+  count_->setText(QString("%1 labelled · %2 unsure%3").arg(done).arg(l.unsure()).arg(left));
+  bar_->setRange(0, static_cast<int>(n));
+  bar_->setValue(static_cast<int>(done));
+  unsure_->setChecked(p.unsure);
+  const auto& classes = bench_.study().legend.classes;
+  for (const auto& c : classes)
+    if (auto* key = findChild<QPushButton*>(QString("key-%1").arg(c.code))) key->setChecked(p.reference == c.code);
+  if (!note_->hasFocus()) note_->setPlainText(q(p.note));
+  close_->setText(l.closed() ? "See the matrix" : "Close the labelling and see the matrix");
+  close_->setProperty("part", all ? "primary" : "quiet");
+  close_->style()->unpolish(close_);
+  close_->style()->polish(close_);
+  close_->setEnabled(done > 0);
+
+  const auto* current = bench_.currentScene();
+  const std::optional<Scene> scene = current != nullptr ? std::optional<Scene>(current->scene) : std::nullopt;
+  std::vector<Scene> radar;
+  for (const auto& s : bench_.study().scenes)
+    if (s.scene.isRadar() && s.scene.bandOf("vh") >= 0 && !s.scene.date.empty()) radar.push_back(s.scene);
+  std::sort(radar.begin(), radar.end(), [](const Scene& a, const Scene& b) { return a.date < b.date; });
+  curvesJob_.ask(
+      [place = p.place, crs = book_.crs(), scene, radar](const Progress&) {
+        Curves c;
+        if (scene) {
+          c.reflectanceTitle = q(titleOf(scene->state)) + " by wavelength in nm, " + q(scene->name);
+          c.reflectanceTitle[0] = c.reflectanceTitle[0].toUpper();
+          for (const auto& b : scene->bands) {
+            const double v = readBandAt({place}, crs, b)[0];
+            if (std::isnan(v)) continue;
+            c.wavelengths << (b.wavelength > 0 ? b.wavelength : static_cast<double>(c.wavelengths.size() + 1));
+            c.reflectance << v;
+          }
+        }
+        for (const auto& s : radar) {
+          const double v = readBandAt({place}, crs, s.bands[static_cast<size_t>(s.bandOf("vh"))])[0];
+          if (!(v > 0) && s.state == ValueState::BackscatterPower) continue;
+          c.days << static_cast<double>(QDate::fromString(q(s.date), Qt::ISODate).startOfDay(Qt::UTC).toSecsSinceEpoch());
+          c.backscatter << (s.state == ValueState::BackscatterPower ? 10 * std::log10(v) : v);
+        }
+        return c;
+      },
+      [this](const Curves& c) {
+        reflectanceTitle_->setText(c.reflectanceTitle);
+        reflectance_->show(c.wavelengths, c.reflectance, "", "", false, tokens().text);
+        radarTitle_->setText(c.days.isEmpty() ? "No radar scenes with dates in this study." : "Radar VH through the season, dB");
+        radar_->setVisible(!c.days.isEmpty());
+        radar_->show(c.days, c.backscatter, "", "", true, tokens().accent);
+      },
+      [](const QString&) {});
+}
+
+void LabellingSheet::label(int code) {
+  book_.labelling().label(code, now());
+  ++paced_;
+  book_.changed();
+  showPoint();
+}
+
+void LabellingSheet::zoom(double factor) {
+  zoom_ = std::clamp(zoom_ * factor, 0.1, 10.0);
+  showPoint();
+}
+
+void LabellingSheet::closeLabelling() {
+  book_.labelling().close();
+  book_.changed();
+  Q_EMIT closed();
+}
+
+void LabellingSheet::keyPressEvent(QKeyEvent* e) {
+  if (book_.none()) return;
+  Labelling& l = book_.labelling();
+  const auto& classes = bench_.study().legend.classes;
+  switch (e->key()) {
+    case Qt::Key_Space:
+      l.skip();
+      book_.changed();
+      return showPoint();
+    case Qt::Key_Backspace:
+      l.back();
+      book_.changed();
+      return showPoint();
+    case Qt::Key_U: return unsure_->click();
+    case Qt::Key_N: return note_->setFocus();
+    case Qt::Key_Plus: case Qt::Key_Equal: return zoom(1 / 1.4);
+    case Qt::Key_Minus: return zoom(1.4);
+    case Qt::Key_Escape: return Q_EMIT leaveAsked();
+    case Qt::Key_QuoteLeft:
+      if (pictures_.size() > 1) setPicture(panes_[0], (panes_[0].picture->currentIndex() + 1) % static_cast<int>(pictures_.size()));
+      return;
+    default: break;
+  }
+  const QString key = e->text().toLower();
+  for (size_t i = 0; i < classes.size(); ++i)
+    if (!key.isEmpty() && key == keyOf(i)) return label(classes[i].code);
+  QWidget::keyPressEvent(e);
+}
+
+bool LabellingSheet::eventFilter(QObject* o, QEvent* e) {
+  if (o == note_ && e->type() == QEvent::FocusOut) {
+    book_.labelling().setNote(note_->toPlainText().trimmed().toStdString());
+    book_.changed();
+  }
+  if (o == note_ && e->type() == QEvent::KeyPress && static_cast<QKeyEvent*>(e)->key() == Qt::Key_Escape) {
+    setFocus();
+    return true;
+  }
+  return QWidget::eventFilter(o, e);
+}
+
+}  // namespace zp

@@ -1,0 +1,64 @@
+#pragma once
+#include "charts/chart.h"
+#include "desks/accuracy/accuracy_desk.h"
+#include "shell/latest.h"
+
+namespace zp {
+
+/// The labelling desk: one point at three zooms, its curves, and a key a class. What the map says is
+/// nowhere on it.
+class LabellingSheet : public QWidget {
+  Q_OBJECT
+ public:
+  LabellingSheet(Workbench& bench, LabelBook& book);
+  /// Fills everything for the current point.
+  void open();
+  bool ready() const;  // all three pictures are painted
+  static QString keyOf(size_t classIndex);
+
+ Q_SIGNALS:
+  void leaveAsked();
+  void closed();
+
+ protected:
+  void keyPressEvent(QKeyEvent*) override;
+  bool eventFilter(QObject*, QEvent*) override;
+
+ private:
+  struct Pane {
+    std::unique_ptr<TileStore> tiles;
+    MapView* view;
+    QLabel* caption;
+    QComboBox* picture;
+    double span;  // map units across
+    QString name;
+  };
+  struct Curves {
+    QVector<double> wavelengths, reflectance, days, backscatter;
+    QString reflectanceTitle, radarTitle;
+  };
+  void fillPictures();
+  void fillKeys();
+  void showPoint();
+  void setPicture(Pane& pane, int index);
+  void label(int code);
+  void zoom(double factor);
+  void closeLabelling();
+
+  Workbench& bench_;
+  LabelBook& book_;
+  Latest curvesJob_;
+  std::array<Pane, 3> panes_;
+  std::vector<Picture> pictures_;
+  QLabel *title_, *order_, *count_, *reflectanceTitle_, *radarTitle_;
+  QProgressBar* bar_;
+  LineChart *reflectance_, *radar_;
+  QPlainTextEdit* note_;
+  QHBoxLayout* keys_;
+  QPushButton *unsure_, *close_;
+  double zoom_ = 1;
+  QElapsedTimer pace_;
+  size_t paced_ = 0;
+};
+
+}  // namespace zp

@@ -1,0 +1,98 @@
+#include "desks/desk.h"
+
+namespace zp {
+
+Desk::Desk(Workbench& bench, MapView& view, const QString& title, QWidget* parent)
+    : QWidget(parent), bench_(bench), view_(view) {
+  title_ = headingLabel(title);
+  second_ = secondLabel("");
+  notice_ = secondLabel("");
+  notice_->setObjectName("deskNotice");
+  setTone(notice_, "warning");
+  notice_->setVisible(false);
+  missing_ = secondLabel("");
+  missingAction_ = quietButton("");
+  missing_->setVisible(false);
+  missingAction_->setVisible(false);
+  connect(missingAction_, &QPushButton::clicked, this, [this] { Q_EMIT stageAsked(missingStage_); });
+
+  inside_ = new QWidget;
+  body_ = new QVBoxLayout(inside_);
+  body_->setContentsMargins(18, 0, 18, 8);
+  body_->setSpacing(8);
+  auto* scroll = new QScrollArea;
+  scroll->setWidget(inside_);
+  scroll->setWidgetResizable(true);
+  scroll->setFrameShape(QFrame::NoFrame);
+  scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  scroll->setFocusPolicy(Qt::NoFocus);
+
+  primary_ = primaryButton("");
+  primary_->setObjectName("primary");
+  footerBox_ = new QWidget;
+  footer_ = new QHBoxLayout(footerBox_);
+  footer_->setContentsMargins(18, 6, 18, 14);
+  footer_->setSpacing(8);
+  footer_->addWidget(primary_, 1);
+
+  auto* head = new QVBoxLayout;
+  head->setContentsMargins(18, 14, 18, 8);
+  head->setSpacing(3);
+  head->addWidget(title_);
+  head->addWidget(second_);
+  head->addWidget(missing_);
+  head->addWidget(missingAction_, 0, Qt::AlignLeft);
+  auto* noticeRow = new QHBoxLayout;
+  noticeRow->setContentsMargins(18, 0, 18, 0);
+  noticeRow->addWidget(notice_);
+  auto* layout = new QVBoxLayout(this);
+  layout->setContentsMargins(0, 0, 0, 0);
+  layout->setSpacing(0);
+  layout->addLayout(head);
+  layout->addWidget(scroll, 1);
+  layout->addLayout(noticeRow);
+  layout->addWidget(footerBox_);
+}
+
+void Desk::setHeading(const QString& title, const QString& second) {
+  title_->setText(title);
+  second_->setText(second);
+  second_->setVisible(!second.isEmpty());
+}
+
+void Desk::say(const QString& sentence) {
+  notice_->setText(sentence);
+  notice_->setVisible(!sentence.isEmpty());
+}
+
+void Desk::setMissing(const QString& sentence, const QString& action, int stage) {
+  missing_->setText(sentence);
+  missingAction_->setText(action);
+  missingStage_ = stage;
+  missing_->setVisible(true);
+  missingAction_->setVisible(!action.isEmpty());
+  inside_->setVisible(false);
+  footerBox_->setVisible(false);
+}
+
+void Desk::setReady() {
+  missing_->setVisible(false);
+  missingAction_->setVisible(false);
+  inside_->setVisible(true);
+  footerBox_->setVisible(true);
+}
+
+QHBoxLayout* Desk::labelledRow(const QString& label, QWidget* field, QWidget* after) {
+  auto* row = new QHBoxLayout;
+  row->setSpacing(8);
+  auto* l = secondLabel(label);
+  l->setFixedWidth(108);
+  l->setBuddy(field);
+  field->setAccessibleName(label);
+  row->addWidget(l);
+  row->addWidget(field, 1);
+  if (after != nullptr) row->addWidget(after);
+  return row;
+}
+
+}  // namespace zp

@@ -1,0 +1,344 @@
+#include "desks/indices/indices_desk.h"
+
+#include "base/text.h"
+#include "grid/pixel_area.h"
+#include "legend/class_map.h"
+
+namespace zp {
+
+namespace {
+const QColor kClassColours[] = {QColor("#7b8fa1"), QColor("#cfae72"), QColor("#5b9a52"), QColor("#b0607a"), QColor("#6f7fc0"), QColor("#a0a0a0")};
+}
+
+IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
+    : Desk(bench, view, "Indices"), tiles_(tiles), histogramJob_(this) {
+  body()->addWidget(sectionLabel("Index"));
+  auto* box = new QWidget;
+  chips_ = new FlowLayout(6);
+  box->setLayout(chips_);
+  body()->addWidget(box);
+  about_ = new Paragraph("");
+  about_->opener()->setObjectName("explainIndex");
+  auto* formulaHead = new QHBoxLayout;
+  formulaHead->addWidget(sectionLabel("Formula"));
+  formulaHead->addWidget(about_->opener());
+  formulaHead->addStretch();
+  body()->addLayout(formulaHead);
+  body()->addWidget(about_);
+  edit_ = new FormulaEdit;
+  body()->addWidget(edit_);
+  error_ = secondLabel("");
+  error_->setObjectName("formulaError");
+  setTone(error_, "warning");
+  body()->addWidget(error_);
+  range_ = secondLabel("");
+  range_->setObjectName("formulaRange");
+  body()->addWidget(range_);
+  auto* head = new QHBoxLayout;
+  thresholdTitle_ = sectionLabel("Threshold");
+  head->addWidget(thresholdTitle_);
+  head->addStretch();
+  suggest_ = linkButton("Suggest");
+  suggest_->setObjectName("suggestCut");
+  suggest_->setToolTip("The threshold that parts the histogram best in two (Otsu 1979)");
+  addCut_ = linkButton("Add");
+  addCut_->setObjectName("addCut");
+  dropCut_ = linkButton("Remove");
+  for (auto* b : {suggest_, addCut_, dropCut_}) head->addWidget(b);
+  body()->addLayout(head);
+  chart_ = new ThresholdChart;
+  body()->addWidget(chart_);
+  table_ = plainTable({"Class", "share", "ha", "km²"});
+  table_->setObjectName("thresholdTable");
+  table_->setEditTriggers(QAbstractItemView::DoubleClicked | QAbstractItemView::EditKeyPressed);
+  table_->setToolTip("Double-click a name to change it");
+  body()->addWidget(table_);
+  body()->addStretch();
+  polygons_ = quietButton("Polygons…");
+  polygons_->setObjectName("polygons");
+  polygons_->setToolTip("Polygons of classes of the map made from this index, with their areas");
+  footer()->addWidget(polygons_);
+
+  settle_.setSingleShot(true);
+  settle_.setInterval(120);
+  connect(&settle_, &QTimer::timeout, this, &IndicesDesk::showPreview);
+  connect(edit_, &QPlainTextEdit::textChanged, this, &IndicesDesk::formulaChanged);
+  connect(edit_, &FormulaEdit::accepted, this, &IndicesDesk::act);
+  connect(primary_, &QPushButton::clicked, this, &IndicesDesk::act);
+  connect(chart_, &ThresholdChart::dragged, this, [this](const std::vector<double>& cuts) {
+    cuts_ = cuts;
+    fillAreas();
+  });
+  connect(suggest_, &QPushButton::clicked, this, [this] { setCuts({otsuThreshold(histogram_)}); });
+  connect(addCut_, &QPushButton::clicked, this, [this] {
+    if (cuts_.size() >= 5) return;
+    auto cuts = cuts_;
+    const double last = cuts.empty() ? histogram_.low : cuts.back();
+    cuts.push_back((last + histogram_.high) / 2);
+    setCuts(cuts);
+  });
+  connect(dropCut_, &QPushButton::clicked, this, [this] {
+    auto cuts = cuts_;
+    if (cuts.size() > 1) cuts.pop_back();
+    setCuts(cuts);
+  });
+  connect(table_, &QTableWidget::itemChanged, this, [this](QTableWidgetItem* item) {
+    if (filling_ || item->column() != 0) return;
+    const auto row = static_cast<size_t>(item->row());
+    if (!item->text().trimmed().isEmpty()) classes_[row].name = item->text().trimmed();
+    fillAreas();
+  });
+  connect(polygons_, &QPushButton::clicked, this, &IndicesDesk::exportPolygons);
+  connect(&tiles_, &TileStore::overviewArrived, this, [this](const QString& key) {
+    if (key != previewKey_ || product() != nullptr) return;
+    if (const auto* o = tiles_.overview(key)) showRange(o->histogram.statistics, false);
+  });
+}
+
+void IndicesDesk::refresh() {
+  const auto* s = bench_.currentScene();
+  if (s == nullptr) return setMissing("Indices are computed from the bands of a scene. Bring one in first.", "Go to scenes", 0);
+  setReady();
+  filling_ = true;
+  while (auto* item = chips_->takeAt(0)) {
+    delete item->widget();
+    delete item;
+  }
+  std::vector<const IndexEntry*> can, cannot;
+  for (const auto& e : indexBook()) (missingRoles(e, s->scene).empty() ? can : cannot).push_back(&e);
+  for (const auto* e : can) {
+    auto* b = chip(q(e->title));
+    b->setObjectName("index-" + q(e->id));
+    b->setChecked(e->id == index_);
+    b->setToolTip(q(e->name));
+    connect(b, &QPushButton::clicked, this, [this, e] { chooseIndex(*e); });
+    chips_->addWidget(b);
+  }
+  auto* own = chip("By hand");
+  own->setObjectName("index-by-hand");
+  own->setChecked(index_.empty());
+  connect(own, &QPushButton::clicked, this, [this] {
+    index_.clear();
+    refresh();
+    edit_->setFocus();
+    edit_->selectAll();
+  });
+  chips_->addWidget(own);
+  for (const auto* e : cannot) {
+    auto* b = chip(QString("%1: no %2").arg(q(e->title), q(listed(missingRoles(*e, s->scene)))));
+    b->setEnabled(false);
+    chips_->addWidget(b);
+  }
+  edit_->setKnown(s->scene.roles());
+  const bool first = edit_->toPlainText().isEmpty();
+  filling_ = false;
+  if (first && !can.empty()) return chooseIndex(*can.front());
+  formulaChanged();
+  showProduct();
+}
+
+void IndicesDesk::chooseIndex(const IndexEntry& entry) {
+  index_ = entry.id;
+  filling_ = true;
+  edit_->setPlainText(q(entry.formula));
+  filling_ = false;
+  cuts_.clear();
+  refresh();
+}
+
+void IndicesDesk::formulaChanged() {
+  if (filling_) return;
+  const auto* s = bench_.currentScene();
+  if (s == nullptr) return;
+  const IndexEntry* entry = nullptr;
+  for (const auto& e : indexBook())
+    if (e.formula == edit_->formula()) entry = &e;
+  if (!index_.empty() && (entry == nullptr || entry->id != index_)) {
+    index_.clear();
+    for (auto* b : findChildren<QPushButton*>())
+      if (b->property("part") == "chip") b->setChecked(b->objectName() == "index-by-hand");
+  }
+  if (entry != nullptr) {
+    setHeading(q(entry->title), q(entry->name) + " of " + q(s->scene.name) + ".");
+    about_->setText(q(entry->about) + " <i>" + q(entry->source) + "</i>");
+  } else {
+    setHeading("Formula by hand", "Of " + q(s->scene.name) + ".");
+    about_->setText("Roles here: " + q(listed(s->scene.roles())) + ". Also + − * / ^, comparisons, and, or, not, when … then … else …, min max abs sqrt log10 exp ndiff.");
+  }
+  const auto e = edit_->error();
+  error_->setVisible(e.has_value());
+  range_->setVisible(!e.has_value());
+  if (e) error_->setText(QString::fromUtf8(e->what()) + QString(" (character %1)").arg(e->at + 1));
+  primary_->setEnabled(!e.has_value());
+  const bool made = product() != nullptr;
+  const QString name = entry != nullptr ? q(entry->title) : QString("index by hand");
+  primary_->setText(made ? QString("Make map of %1 classes").arg(cuts_.size() + 1) : "Make " + name.toLower());
+  chart_->setVisible(made);
+  table_->setVisible(made);
+  for (QWidget* w : {static_cast<QWidget*>(suggest_), static_cast<QWidget*>(addCut_), static_cast<QWidget*>(dropCut_)}) w->setVisible(made);
+  thresholdTitle_->setText(made ? "Thresholds" : "");
+  polygons_->setVisible(made);
+  polygons_->setEnabled(classMap() != nullptr);
+  if (!e) settle_.start();
+}
+
+void IndicesDesk::showPreview() {
+  const auto* s = bench_.currentScene();
+  if (s == nullptr || edit_->error() || !isVisible()) return;
+  if (product() != nullptr) return;
+  Picture p;
+  p.kind = Picture::Kind::Formula;
+  p.of = "preview";
+  p.scene = s->scene;
+  p.formula = parseFormula(edit_->formula(), s->scene.roles());
+  p.title = index_.empty() ? "Formula" : q(indexEntry(index_).title);
+  p.detail = "preview";
+  p.ramp = index_.empty() ? "dusk" : indexEntry(index_).ramp;
+  p.key = QString("f/%1/%2/%3/%4").arg(q(s->id)).arg(s->revision).arg(q(p.ramp), q(p.formula.text));
+  previewKey_ = p.key;
+  Q_EMIT pictureAsked(p);
+  if (const auto* o = tiles_.overview(p.key)) showRange(o->histogram.statistics, false);
+}
+
+void IndicesDesk::showRange(const Statistics& st, bool exact) {
+  if (st.valid == 0) return range_->setText("There is no pixel with a value; check the formula.");
+  QString text = QString("From %1 to %2%3").arg(compact(st.min), compact(st.max), exact ? "" : " in a quick look");
+  if (!index_.empty()) {
+    const auto& e = indexEntry(index_);
+    const bool inside = st.min >= e.low - 1e-6 && st.max <= e.high + 1e-6;
+    text += QString(", %1 the expected %2 to %3. ").arg(inside ? "inside" : "outside").arg(compact(e.low), compact(e.high)) + q(e.reading);
+  } else {
+    text += ".";
+  }
+  range_->setText(text);
+}
+
+const Product* IndicesDesk::product() const {
+  const auto* s = bench_.currentScene();
+  if (s == nullptr) return nullptr;
+  const auto& all = bench_.study().products;
+  for (auto p = all.rbegin(); p != all.rend(); ++p)
+    if (p->kind == ProductKind::Index && p->step.value("scene", "") == s->id && p->step.value("formula", "") == edit_->formula()) return &*p;
+  return nullptr;
+}
+
+const Product* IndicesDesk::classMap() const {
+  const auto* of = product();
+  const auto& all = bench_.study().products;
+  for (auto p = all.rbegin(); p != all.rend() && of != nullptr; ++p)
+    if (p->kind == ProductKind::ClassMap && p->step.value("product", "") == of->id) return &*p;
+  return nullptr;
+}
+
+void IndicesDesk::showProduct() {
+  const Product* p = product();
+  if (p == nullptr) return;
+  const QString tag = q(p->id) + "/" + QString::number(p->revision);
+  if (tag == histogramOf_) {
+    showRange(histogram_.statistics, true);
+    return setCuts(cuts_.empty() ? std::vector<double>{otsuThreshold(histogram_)} : cuts_);
+  }
+  const auto file = p->file;
+  histogramJob_.ask([file](const Progress& progress) { return histogramOf(file, 1, 2000, progress); },
+                    [this, tag, file](const Histogram& h) {
+                      histogram_ = h;
+                      histogramOf_ = tag;
+                      chart_->setHistogram(h);
+                      const auto areas = pixelAreas(RasterFile(file).grid());
+                      pixelArea_ = areas.empty() ? 0 : areas[areas.size() / 2];
+                      showRange(h.statistics, true);
+                      setCuts({otsuThreshold(h)});
+                    },
+                    [this](const QString& sentence) { say(sentence); });
+}
+
+void IndicesDesk::setCuts(const std::vector<double>& cuts) {
+  cuts_ = cuts;
+  static const char* const kNames[] = {"Low", "High"};
+  if (classes_.size() != cuts.size() + 1) {
+    const size_t had = classes_.size();
+    classes_.resize(cuts.size() + 1);
+    for (size_t i = had; i < classes_.size(); ++i) classes_[i].name = i < 2 ? QString(kNames[i]) : QString("Class %1").arg(i + 1);
+    for (size_t i = 0; i < classes_.size(); ++i) classes_[i].colour = kClassColours[i % 6];
+  }
+  std::vector<QColor> colours;
+  for (const auto& c : classes_) colours.push_back(c.colour);
+  chart_->setCuts(cuts_, colours);
+  fillAreas();
+  if (product() != nullptr) primary_->setText(QString("Make map of %1 classes").arg(cuts_.size() + 1));
+}
+
+void IndicesDesk::fillAreas() {
+  filling_ = true;
+  table_->setRowCount(static_cast<int>(classes_.size()));
+  std::vector<double> counts(classes_.size());
+  for (size_t i = 0; i < histogram_.bins.size(); ++i) {
+    const double v = histogram_.low + (static_cast<double>(i) + 0.5) * histogram_.binWidth();
+    size_t c = 0;
+    for (double cut : cuts_) c += v >= cut ? 1 : 0;
+    counts[c] += static_cast<double>(histogram_.bins[i]);
+  }
+  double all = 0;
+  for (double n : counts) all += n;
+  for (int r = 0; r < table_->rowCount(); ++r) {
+    const auto& c = classes_[static_cast<size_t>(r)];
+    const double n = counts[static_cast<size_t>(r)];
+    auto* name = new QTableWidgetItem(swatch(c.colour), c.name);
+    table_->setItem(r, 0, name);
+    const auto cell = [&](int column, const QString& text) {
+      auto* item = figureItem(text);
+      item->setFlags(item->flags() & ~Qt::ItemIsEditable);
+      item->setToolTip(grouped(static_cast<qulonglong>(n)) + " pixels");
+      table_->setItem(r, column, item);
+    };
+    cell(1, decimal(all > 0 ? 100 * n / all : 0, 1) + " %");
+    cell(2, pixelArea_ > 0 ? areaText(n * pixelArea_) : "–");
+    cell(3, pixelArea_ > 0 ? decimal(n * pixelArea_ / 1e6, 2) : "–");
+  }
+  fitHeight(table_);
+  filling_ = false;
+}
+
+void IndicesDesk::act() {
+  const auto* s = bench_.currentScene();
+  if (s == nullptr || edit_->error()) return;
+  say("");
+  if (product() == nullptr) {
+    const std::string name = index_.empty() ? "Formula" : indexEntry(index_).title;
+    const Json step = {{"do", "index"}, {"scene", s->id}, {"formula", edit_->formula()}, {"name", name}, {"ramp", index_.empty() ? "dusk" : indexEntry(index_).ramp}};
+    cuts_.clear();
+    bench_.run(step, "Make " + q(name).toLower(), [this](const QString& id) { Q_EMIT productAsked(id); });
+    return;
+  }
+  Json classes = Json::array();
+  for (const auto& c : classes_) classes.push_back({{"name", c.name.toStdString()}, {"colour", colourText(fromQt(c.colour))}});
+  const Json step = {{"do", "threshold"}, {"product", product()->id}, {"at", cuts_}, {"classes", classes}, {"name", product()->name + ", " + std::to_string(classes_.size()) + " classes"}};
+  bench_.run(step, primary_->text(), [this](const QString& id) { Q_EMIT productAsked(id); });
+}
+
+void IndicesDesk::exportPolygons() {
+  const Product* map = classMap();
+  if (map == nullptr) return;
+  const Legend legend = legendOf(RasterFile(map->file));
+  QMenu menu;
+  menu.addSection("Polygons of");
+  QList<QAction*> ticks;
+  for (const auto& c : legend.classes) {
+    auto* a = menu.addAction(swatch(toQt(c.colour)), q(c.name));
+    a->setData(c.code);
+    ticks << a;
+  }
+  auto* all = menu.addAction("All classes");
+  auto* picked = menu.exec(polygons_->mapToGlobal(QPoint(0, 0)));
+  if (picked == nullptr) return;
+  std::vector<int> codes;
+  for (auto* a : ticks)
+    if (picked == all || picked == a) codes.push_back(a->data().toInt());
+  const QString target = QFileDialog::getSaveFileName(this, "Polygons", q(fileStem(map->name)) + ".gpkg", "GeoPackage (*.gpkg);;GeoJSON (*.geojson);;Shapefile (*.shp)");
+  if (target.isEmpty()) return;
+  const Product copy = *map;
+  bench_.background("Make polygons", [copy, codes, target](const Progress& p) { exportClassPolygons(copy, codes, target.toStdString(), p); },
+                    [this, target] { Q_EMIT bench_.notice(QString("The polygons are in “%1”.").arg(target)); });
+}
+
+}  // namespace zp

@@ -1,0 +1,54 @@
+#pragma once
+#include "charts/chart.h"
+#include "desks/desk.h"
+#include "desks/indices/formula_edit.h"
+#include "index/index_book.h"
+#include "shell/latest.h"
+
+namespace zp {
+
+/// An index of the book or a formula by hand, its live picture, its histogram and thresholds.
+class IndicesDesk : public Desk {
+  Q_OBJECT
+ public:
+  IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles);
+  void refresh() override;
+
+ private:
+  struct ClassRow {
+    QString name;
+    QColor colour;
+  };
+  void chooseIndex(const IndexEntry& entry);
+  void formulaChanged();
+  void showPreview();
+  void showRange(const Statistics& s, bool exact);
+  void showProduct();
+  void setCuts(const std::vector<double>& cuts);
+  void fillAreas();
+  void act();
+  void exportPolygons();
+  /// The newest product of this formula over this scene.
+  const Product* product() const;
+  const Product* classMap() const;
+
+  TileStore& tiles_;
+  Latest histogramJob_;
+  FlowLayout* chips_;
+  Paragraph* about_;
+  QLabel *error_, *range_, *thresholdTitle_;
+  FormulaEdit* edit_;
+  ThresholdChart* chart_;
+  QTableWidget* table_;
+  QPushButton *addCut_, *dropCut_, *suggest_, *polygons_;
+  QTimer settle_;
+  std::string index_;  // id of the book, or "" for a formula by hand
+  QString previewKey_, histogramOf_;
+  Histogram histogram_;
+  std::vector<double> cuts_;
+  std::vector<ClassRow> classes_;
+  double pixelArea_ = 0;
+  bool filling_ = false;
+};
+
+}  // namespace zp

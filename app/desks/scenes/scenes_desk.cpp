@@ -1,0 +1,301 @@
+#include "desks/scenes/scenes_desk.h"
+
+#include "base/error.h"
+#include "base/text.h"
+#include "scene/sensor.h"
+
+namespace zp {
+
+ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Scenes") {
+  auto* files = quietButton("Files…");
+  files->setObjectName("bringFiles");
+  files->setIcon(icon("import"));
+  auto* folder = quietButton("Folder…");
+  folder->setObjectName("bringFolder");
+  folder->setToolTip("A folder with a file a band");
+  auto* outline = quietButton("Outline…");
+  connect(files, &QPushButton::clicked, this, &ScenesDesk::chooseFiles);
+  connect(folder, &QPushButton::clicked, this, &ScenesDesk::chooseFolder);
+  connect(outline, &QPushButton::clicked, this, [this] {
+    const QString file = QFileDialog::getOpenFileName(this, "Bring in an outline", {}, "Vector layers (*.gpkg *.geojson *.json *.shp)");
+    if (file.isEmpty()) return;
+    try {
+      for (const auto& [name, n] : layersOf(file.toStdString()))
+        bench_.addOutline(file + ":" + q(name), q(name));
+    } catch (const std::exception& e) {
+      say(QString::fromUtf8(e.what()));
+    }
+  });
+  auto* bring = new QHBoxLayout;
+  bring->setSpacing(8);
+  bring->addWidget(secondLabel("Bring in"));
+  bring->addWidget(files);
+  bring->addWidget(folder);
+  bring->addWidget(outline);
+  bring->addStretch();
+  body()->addLayout(bring);
+
+  list_ = new QListWidget;
+  list_->setObjectName("sceneList");
+  list_->setAccessibleName("Scenes");
+  list_->setFixedHeight(128);
+  body()->addWidget(list_);
+  body()->addWidget(hairline());
+
+  details_ = new QWidget;
+  auto* d = new QVBoxLayout(details_);
+  d->setContentsMargins(0, 0, 0, 0);
+  d->setSpacing(8);
+  facts_ = secondLabel("");
+  facts_->setObjectName("sceneFacts");
+  d->addWidget(facts_);
+  d->addWidget(sectionLabel("Show as"));
+  auto* composites = new QWidget;
+  composites_ = new FlowLayout;
+  composites->setLayout(composites_);
+  d->addWidget(composites);
+  auto* freeRow = new QHBoxLayout;
+  freeRow->setSpacing(6);
+  const char* channels[] = {"Red channel", "Green channel", "Blue channel"};
+  for (int i = 0; i < 3; ++i) {
+    free_[i] = new QComboBox;
+    free_[i]->setAccessibleName(channels[i]);
+    free_[i]->setToolTip(QString(channels[i]) + "; the same band three times shows it alone in grey");
+    freeRow->addWidget(free_[i], 1);
+  }
+  showFree_ = quietButton("Show");
+  showFree_->setObjectName("showFree");
+  freeRow->addWidget(showFree_);
+  d->addLayout(freeRow);
+
+  d->addWidget(sectionLabel("Bands"));
+  preset_ = new QComboBox;
+  preset_->setObjectName("preset");
+  d->addLayout(labelledRow("Sensor preset", preset_));
+  state_ = new QComboBox;
+  state_->setObjectName("valueState");
+  for (auto s : allValueStates()) state_->addItem(q(titleOf(s)), q(idOf(s)));
+  d->addLayout(labelledRow("Values are", state_));
+  bands_ = plainTable({"Band", "Role", "nm", "scale"});
+  bands_->setObjectName("bandTable");
+  bands_->setSelectionMode(QAbstractItemView::NoSelection);
+  bands_->verticalHeader()->setDefaultSectionSize(28);
+  bands_->horizontalHeader()->setSectionResizeMode(1, QHeaderView::Fixed);
+  bands_->setColumnWidth(1, 132);
+  bands_->horizontalHeaderItem(1)->setTextAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+  d->addWidget(bands_);
+  d->addWidget(sectionLabel("Empty pixels"));
+  nodata_ = new QLineEdit;
+  nodata_->setObjectName("nodata");
+  nodata_->setPlaceholderText("none");
+  edge_ = quietButton("Find zero edge");
+  edge_->setObjectName("findEdge");
+  edge_->setToolTip("Sets aside pixels that are zero in every band and reach the border; zeros inside stay valid");
+  d->addLayout(labelledRow("No-data value", nodata_, edge_));
+  d->addWidget(sectionLabel("Outlines"));
+  outlines_ = new QListWidget;
+  outlines_->setObjectName("outlineList");
+  outlines_->setFixedHeight(54);
+  d->addWidget(outlines_);
+  body()->addWidget(details_);
+  body()->addStretch();
+
+  primary_->setText("Go on to indices");
+  connect(primary_, &QPushButton::clicked, this, [this] { Q_EMIT stageAsked(1); });
+
+  connect(list_, &QListWidget::currentRowChanged, this, [this](int) {
+    if (filling_ || list_->currentItem() == nullptr) return;
+    say("");
+    bench_.setCurrentScene(list_->currentItem()->data(Qt::UserRole).toString());
+    Q_EMIT productAsked(list_->currentItem()->data(Qt::UserRole).toString());
+  });
+  connect(preset_, &QComboBox::activated, this, &ScenesDesk::applyPreset);
+  connect(state_, &QComboBox::activated, this, [this] {
+    const auto state = valueStateFrom(state_->currentData().toString().toStdString());
+    if (const auto* s = chosen()) bench_.changeScene(q(s->id), [=](Scene& one) { one.state = state; });
+  });
+  connect(nodata_, &QLineEdit::editingFinished, this, [this] {
+    const auto* s = chosen();
+    if (s == nullptr || filling_) return;
+    const QString text = nodata_->text().trimmed().replace("−", "-");
+    const auto value = parseNumber(text.toStdString());
+    if (!text.isEmpty() && !value) return say("The no-data value is not a number; write one such as 0 or -9999, or leave it empty.");
+    if (s->scene.bands[0].conversion.nodata == value) return;
+    say("");
+    bench_.changeScene(q(s->id), [&](Scene& one) {
+      for (auto& b : one.bands) b.conversion.nodata = value;
+    });
+  });
+  connect(edge_, &QPushButton::clicked, this, [this] {
+    if (const auto* s = chosen()) bench_.findEmptyEdgeOf(q(s->id));
+  });
+  connect(showFree_, &QPushButton::clicked, this, [this] {
+    std::array<size_t, 3> b{};
+    QStringList names;
+    for (size_t i = 0; i < 3; ++i) b[i] = static_cast<size_t>(std::max(0, free_[i]->currentIndex())), names << free_[i]->currentText();
+    names.removeDuplicates();
+    showComposite(b, names.join(", "));
+  });
+  connect(outlines_, &QListWidget::itemChanged, this, [this](QListWidgetItem* item) {
+    if (!filling_) bench_.showOutline(item->data(Qt::UserRole).toString(), item->checkState() == Qt::Checked);
+  });
+}
+
+const StudyScene* ScenesDesk::chosen() const {
+  const auto* item = list_->currentItem();
+  return item == nullptr ? nullptr : bench_.study().scene(item->data(Qt::UserRole).toString().toStdString());
+}
+
+void ScenesDesk::chooseFiles() {
+  const QStringList files = QFileDialog::getOpenFileNames(this, "Bring in scenes", {}, "Rasters (*.tif *.tiff *.jp2 *.vrt *.png *.jpg *.jpeg);;STAC items (*.json);;All files (*)");
+  // Several one-band files of one grid are one scene.
+  bool one = files.size() > 1;
+  try {
+    for (const auto& f : files) {
+      if (!one) break;
+      const RasterFile raster(f.toStdString());
+      one = raster.bands() == 1 && raster.grid().sameAs(RasterFile(files[0].toStdString()).grid());
+    }
+  } catch (const std::exception&) {
+    one = false;
+  }
+  bench_.bringIn(files, one);
+}
+
+void ScenesDesk::chooseFolder() {
+  const QString folder = QFileDialog::getExistingDirectory(this, "Bring in a folder of bands");
+  if (!folder.isEmpty()) bench_.bringIn({folder}, false);
+}
+
+void ScenesDesk::refresh() {
+  filling_ = true;
+  const Study& s = bench_.study();
+  auto scenes = s.scenes;
+  std::stable_sort(scenes.begin(), scenes.end(), [](const StudyScene& a, const StudyScene& b) { return a.scene.date < b.scene.date; });
+  list_->clear();
+  const auto* current = bench_.currentScene();
+  for (const auto& one : scenes) {
+    // A name that tells the day already is followed by the year alone.
+    const QString name = q(one.scene.name);
+    QString date = niceDate(one.scene.date);
+    if (!date.isEmpty() && name.contains(date.chopped(5))) date = name.contains(date) ? QString() : date.right(4);
+    auto* item = new QListWidgetItem(icon("scene"), name + (date.isEmpty() ? QString() : "  " + date));
+    item->setData(Qt::UserRole, q(one.id));
+    list_->addItem(item);
+    if (current != nullptr && current->id == one.id) list_->setCurrentItem(item);
+  }
+  const QString n = scenes.size() == 1 ? "1 scene" : QString("%1 scenes").arg(scenes.size());
+  QString years;
+  if (!scenes.empty() && !scenes.front().scene.date.empty()) {
+    years = q(scenes.front().scene.date).left(4);
+    const QString last = q(scenes.back().scene.date).left(4);
+    years = years == last ? ", " + years : ", " + years + " to " + last;
+  }
+  setHeading("Scenes", scenes.empty() ? "Bring in the bands of a scene: one file, several, or a folder with a file a band. You can drop them on the window too." : n + years + ". Files can be dropped on the window.");
+  outlines_->clear();
+  for (const auto& o : s.outlines) {
+    auto* item = new QListWidgetItem(q(o.name));
+    item->setData(Qt::UserRole, q(o.id));
+    item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
+    item->setCheckState(o.shown ? Qt::Checked : Qt::Unchecked);
+    outlines_->addItem(item);
+  }
+  fillScene();
+  filling_ = false;
+}
+
+void ScenesDesk::fillScene() {
+  const auto* s = chosen();
+  details_->setVisible(s != nullptr);
+  primary_->setEnabled(s != nullptr);
+  if (s == nullptr) return;
+  const Scene& scene = s->scene;
+  const QString size = QString("%1 x %2 pixels").arg(grouped(static_cast<qulonglong>(scene.grid.width)), grouped(static_cast<qulonglong>(scene.grid.height)));
+  const QString pixel = scene.grid.georeferenced ? QString(" of %1 %2").arg(compact(scene.grid.pixelWidth()), crsIsGeographic(scene.grid.crs) ? "°" : "m") : QString();
+  facts_->setText(size + pixel + ", " + (scene.grid.crs.empty() ? "without a reference system: looking, indices and maps work, areas and points do not" : q(crsTitle(scene.grid.crs))) + (scene.emptyMask.empty() ? "." : ". The empty edge is set aside."));
+  preset_->clear();
+  preset_->addItem("none: roles set below");
+  for (const auto& one : sensors()) {
+    preset_->addItem(q(one.title), q(one.id));
+    if (one.id == scene.sensor) preset_->setCurrentIndex(preset_->count() - 1);
+  }
+  state_->setCurrentIndex(state_->findData(q(idOf(scene.state))));
+  const auto& nd = scene.bands[0].conversion.nodata;
+  nodata_->setText(nd ? QString::number(*nd) : QString());
+  fillBands(scene);
+  fillComposites(*s);
+}
+
+void ScenesDesk::fillBands(const Scene& scene) {
+  bands_->setRowCount(static_cast<int>(scene.bands.size()));
+  for (int b = 0; b < bands_->rowCount(); ++b) {
+    const auto& band = scene.bands[static_cast<size_t>(b)];
+    bands_->setItem(b, 0, new QTableWidgetItem(QString("%1  %2").arg(b + 1).arg(q(band.name))));
+    auto* role = new QComboBox;
+    role->setObjectName(QString("role-%1").arg(b + 1));
+    role->setAccessibleName(QString("Role of band %1").arg(b + 1));
+    role->addItem("no role");
+    for (const auto& r : knownRoles()) role->addItem(q(r));
+    role->setCurrentText(band.role.empty() ? "no role" : q(band.role));
+    role->setStyleSheet("QComboBox { padding: 1px 6px; min-height: 18px; }");
+    connect(role, &QComboBox::activated, this, [this, b, role] {
+      const auto* s = chosen();
+      if (s == nullptr) return;
+      const std::string wanted = role->currentIndex() == 0 ? "" : role->currentText().toStdString();
+      bench_.changeScene(q(s->id), [&](Scene& one) {
+        if (wanted.empty()) one.bands[static_cast<size_t>(b)].role.clear();
+        else setRoles(one, {{wanted, b + 1}});
+      });
+    });
+    bands_->setCellWidget(b, 1, role);
+    bands_->setItem(b, 2, figureItem(band.wavelength > 0 ? QString::number(band.wavelength) : "–"));
+    const auto& c = band.conversion;
+    bands_->setItem(b, 3, figureItem(c.offset == 0 ? QString::number(c.scale) : QString("%1 %2 %3").arg(c.scale).arg(c.offset < 0 ? "−" : "+").arg(std::abs(c.offset))));
+  }
+  fitHeight(bands_);
+}
+
+void ScenesDesk::fillComposites(const StudyScene& s) {
+  while (auto* item = composites_->takeAt(0)) {
+    delete item->widget();
+    delete item;
+  }
+  const Picture shown = view_.front();
+  for (const auto& c : compositesOf(s.scene)) {
+    auto* button = chip(q(c.title));
+    button->setObjectName("composite-" + q(c.id));
+    button->setChecked(shown.of == s.id && shown.detail == q(c.title));
+    std::array<size_t, 3> b{};
+    for (size_t i = 0; i < 3; ++i) b[i] = static_cast<size_t>(s.scene.bandOf(c.roles[i]));
+    connect(button, &QPushButton::clicked, this, [this, b, title = q(c.title)] { showComposite(b, title); });
+    composites_->addWidget(button);
+  }
+  for (int i = 0; i < 3; ++i) {
+    free_[i]->clear();
+    for (const auto& b : s.scene.bands) free_[i]->addItem(b.role.empty() ? q(b.name) : q(b.role));
+    free_[i]->setCurrentIndex(std::min(free_[i]->count() - 1, s.scene.bands.size() >= 3 ? 2 - i : 0));
+  }
+}
+
+void ScenesDesk::showComposite(std::array<size_t, 3> b, const QString& title) {
+  const auto* s = chosen();
+  if (s == nullptr) return;
+  Q_EMIT pictureAsked(compositePicture(s->id, s->scene, b, title));
+  fillComposites(*s);
+}
+
+void ScenesDesk::applyPreset(int index) {
+  const auto* s = chosen();
+  if (s == nullptr || index == 0) return;
+  try {
+    Scene copy = s->scene;
+    applySensor(copy, sensor(preset_->currentData().toString().toStdString()));
+    say("");
+    bench_.changeScene(q(s->id), [&](Scene& one) { one = copy; });
+  } catch (const std::exception& e) {
+    say(QString::fromUtf8(e.what()));
+    preset_->setCurrentIndex(0);
+  }
+}
+
+}  // namespace zp

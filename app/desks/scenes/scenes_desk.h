@@ -1,0 +1,38 @@
+#pragma once
+#include "desks/desk.h"
+
+namespace zp {
+
+/// Brings scenes in, gives their bands roles, and shows them as composites by meaning.
+class ScenesDesk : public Desk {
+  Q_OBJECT
+ public:
+  ScenesDesk(Workbench& bench, MapView& view);
+  void refresh() override;
+
+ public Q_SLOTS:
+  void chooseFiles();
+  void chooseFolder();
+
+ private:
+  void fillScene();
+  void fillBands(const Scene& scene);
+  void fillComposites(const StudyScene& scene);
+  void showComposite(std::array<size_t, 3> bands, const QString& title);
+  void applyPreset(int index);
+  const StudyScene* chosen() const;
+
+  QListWidget* list_;
+  QWidget* details_;
+  QComboBox *preset_, *state_;
+  QLineEdit* nodata_;
+  QPushButton *edge_, *showFree_;
+  QTableWidget* bands_;
+  FlowLayout* composites_;
+  QComboBox* free_[3];
+  QLabel* facts_;
+  QListWidget* outlines_;
+  bool filling_ = false;
+};
+
+}  // namespace zp

@@ -1,0 +1,41 @@
+#pragma once
+#include <QColor>
+#include <QFont>
+#include <QIcon>
+#include <QString>
+
+#include "legend/legend.h"
+
+namespace zp {
+
+/// The colours of a look, in one place. Greys have no hue, so that pictures are judged rightly.
+struct Tokens {
+  QColor around, sunken, panel, raised, hairline, text, second, accent, accentFilled, onAccent,
+      chosen, warning, overlay;
+};
+
+const Tokens& tokens();
+/// "dusk" (dark, the default) or "daylight".
+QString currentLook();
+void applyLook(const QString& look);
+
+QFont textFont(double points = 10, QFont::Weight weight = QFont::Normal);
+QFont figureFont(double points = 10);
+/// A line drawing in the text's colour.
+QIcon icon(const QString& name);
+
+QColor toQt(Colour c);
+Colour fromQt(const QColor& c);
+
+/// "1 234 567", groups parted by a space that both faces have.
+QString grouped(qulonglong n);
+/// A number with some decimals, minus as a true minus.
+QString decimal(double value, int decimals);
+/// As few digits as tell values apart in a range of this size.
+QString compact(double value);
+/// "18 Jul 2031" of an ISO date; "" stays.
+QString niceDate(const std::string& iso);
+QString areaText(double squareMetres);
+inline QString q(const std::string& s) { return QString::fromStdString(s); }
+
+}  // namespace zp

@@ -1,0 +1,166 @@
+#include "look/parts.h"
+
+#include "look/look.h"
+
+namespace zp {
+
+QLabel* headingLabel(const QString& text) {
+  auto* l = new QLabel(text);
+  l->setFont(textFont(11.5, QFont::DemiBold));
+  l->setWordWrap(true);
+  return l;
+}
+
+QLabel* sectionLabel(const QString& text) {
+  auto* l = new QLabel(text);
+  l->setFont(textFont(9.5, QFont::DemiBold));
+  return l;
+}
+
+QLabel* secondLabel(const QString& text) {
+  auto* l = new QLabel(text);
+  l->setWordWrap(true);
+  l->setFont(textFont(9.5));
+  setTone(l, "second");
+  return l;
+}
+
+void setTone(QLabel* label, const char* tone) {
+  label->setProperty("tone", tone);
+  label->style()->unpolish(label);
+  label->style()->polish(label);
+}
+
+namespace {
+QPushButton* button(const QString& text, const char* part) {
+  auto* b = new QPushButton(text);
+  b->setProperty("part", part);
+  b->setFocusPolicy(Qt::StrongFocus);
+  b->setCursor(Qt::PointingHandCursor);
+  return b;
+}
+}  // namespace
+
+QPushButton* chip(const QString& text, bool checkable) {
+  auto* b = button(text, "chip");
+  b->setCheckable(checkable);
+  b->setFont(textFont(9.5));
+  return b;
+}
+
+QPushButton* primaryButton(const QString& text) {
+  auto* b = button(text, "primary");
+  b->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+  return b;
+}
+
+QPushButton* quietButton(const QString& text) { return button(text, "quiet"); }
+QPushButton* linkButton(const QString& text) { return button(text, "link"); }
+
+QFrame* hairline() {
+  auto* f = new QFrame;
+  f->setFixedHeight(1);
+  f->setStyleSheet(QString("background: %1; border: none;").arg(tokens().hairline.name()));
+  return f;
+}
+
+QIcon swatch(const QColor& colour, int size) {
+  QPixmap map(size * 2, size * 2);
+  map.fill(Qt::transparent);
+  QPainter p(&map);
+  p.setRenderHint(QPainter::Antialiasing);
+  p.setPen(Qt::NoPen);
+  p.setBrush(colour);
+  p.drawRoundedRect(QRectF(0, 0, size * 2, size * 2), 6, 6);
+  p.end();
+  map.setDevicePixelRatio(2);
+  QIcon out(map);
+  out.addPixmap(map, QIcon::Selected);  // a chosen row leaves the colour as it is
+  return out;
+}
+
+FlowLayout::FlowLayout(int spacing) : spacing_(spacing) { setContentsMargins(0, 0, 0, 0); }
+FlowLayout::~FlowLayout() { qDeleteAll(items_); }
+void FlowLayout::addItem(QLayoutItem* item) { items_.append(item); }
+QLayoutItem* FlowLayout::takeAt(int i) {
+  return i >= 0 && i < items_.size() ? items_.takeAt(i) : nullptr;
+}
+int FlowLayout::heightForWidth(int width) const { return arrange(QRect(0, 0, width, 0), false); }
+void FlowLayout::setGeometry(const QRect& rect) {
+  QLayout::setGeometry(rect);
+  arrange(rect, true);
+}
+
+QSize FlowLayout::minimumSize() const {
+  QSize size;
+  for (const auto* item : items_) size = size.expandedTo(item->minimumSize());
+  return size;
+}
+
+int FlowLayout::arrange(const QRect& rect, bool apply) const {
+  int x = rect.x(), y = rect.y(), line = 0;
+  for (auto* item : items_) {
+    if (item->isEmpty()) continue;
+    const QSize size = item->sizeHint();
+    if (x > rect.x() && x + size.width() > rect.right() + 1) x = rect.x(), y += line + spacing_, line = 0;
+    if (apply) item->setGeometry(QRect(QPoint(x, y), size));
+    x += size.width() + spacing_;
+    line = std::max(line, size.height());
+  }
+  return y + line - rect.y();
+}
+
+Paragraph::Paragraph(const QString& html, QWidget* parent) : QWidget(parent) {
+  opener_ = new QToolButton;
+  opener_->setIcon(icon("help"));
+  opener_->setCheckable(true);
+  opener_->setAccessibleName("Explain");
+  opener_->setToolTip("What it does, what it assumes, when it fails");
+  text_ = new QLabel(html, this);
+  text_->setWordWrap(true);
+  text_->setTextFormat(Qt::RichText);
+  text_->setFont(textFont(9.5));
+  text_->setMargin(10);
+  text_->setStyleSheet(QString("background: %1; border-radius: 4px;").arg(tokens().sunken.name()));
+  auto* layout = new QVBoxLayout(this);
+  layout->setContentsMargins(0, 0, 0, 0);
+  layout->addWidget(text_);
+  setVisible(false);
+  connect(opener_, &QToolButton::toggled, this, &QWidget::setVisible);
+}
+
+QTableWidget* plainTable(const QStringList& columns) {
+  auto* t = new QTableWidget(0, static_cast<int>(columns.size()));
+  t->setHorizontalHeaderLabels(columns);
+  t->verticalHeader()->setVisible(false);
+  t->verticalHeader()->setDefaultSectionSize(23);
+  t->setSelectionBehavior(QAbstractItemView::SelectRows);
+  t->setSelectionMode(QAbstractItemView::SingleSelection);
+  t->setEditTriggers(QAbstractItemView::NoEditTriggers);
+  t->setShowGrid(false);
+  t->setFont(textFont(9.5));
+  t->horizontalHeader()->setFont(textFont(9));
+  t->horizontalHeader()->setHighlightSections(false);
+  t->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
+  t->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
+  t->horizontalHeaderItem(0)->setTextAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+  for (int c = 1; c < columns.size(); ++c)
+    t->horizontalHeaderItem(c)->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
+  t->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  t->setTabKeyNavigation(false);
+  return t;
+}
+
+QTableWidgetItem* figureItem(const QString& text) {
+  auto* item = new QTableWidgetItem(text);
+  item->setFont(figureFont(9.5));
+  item->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
+  return item;
+}
+
+void fitHeight(QTableWidget* table, int most) {
+  const int rows = std::clamp(table->rowCount(), 1, most);
+  table->setFixedHeight(table->horizontalHeader()->sizeHint().height() + rows * table->verticalHeader()->defaultSectionSize() + 4);
+}
+
+}  // namespace zp

@@ -1,0 +1,60 @@
+#pragma once
+#include <QtWidgets>
+
+namespace zp {
+
+// The small parts every desk is made of. All take an object name where tests and the tour need one.
+QLabel* headingLabel(const QString& text);
+QLabel* sectionLabel(const QString& text);
+QLabel* secondLabel(const QString& text);
+QPushButton* chip(const QString& text, bool checkable = true);
+QPushButton* primaryButton(const QString& text);
+QPushButton* quietButton(const QString& text);
+QPushButton* linkButton(const QString& text);
+QFrame* hairline();
+/// A small square in a colour.
+QIcon swatch(const QColor& colour, int size = 12);
+void setTone(QLabel* label, const char* tone);
+
+/// Children side by side, on as many lines as they need.
+class FlowLayout : public QLayout {
+ public:
+  explicit FlowLayout(int spacing = 8);
+  ~FlowLayout() override;
+  void addItem(QLayoutItem* item) override;
+  int count() const override { return static_cast<int>(items_.size()); }
+  QLayoutItem* itemAt(int i) const override { return items_.value(i); }
+  QLayoutItem* takeAt(int i) override;
+  Qt::Orientations expandingDirections() const override { return {}; }
+  bool hasHeightForWidth() const override { return true; }
+  int heightForWidth(int width) const override;
+  QSize minimumSize() const override;
+  QSize sizeHint() const override { return minimumSize(); }
+  void setGeometry(const QRect& rect) override;
+
+ private:
+  int arrange(const QRect& rect, bool apply) const;
+  QList<QLayoutItem*> items_;
+  int spacing_;
+};
+
+/// A paragraph that opens in place below what it explains.
+class Paragraph : public QWidget {
+  Q_OBJECT
+ public:
+  explicit Paragraph(const QString& html, QWidget* parent = nullptr);
+  QToolButton* opener() const { return opener_; }
+  void setText(const QString& html) { text_->setText(html); }
+
+ private:
+  QToolButton* opener_;
+  QLabel* text_;
+};
+
+/// A table without a frame: text left, figures right in the figure face.
+QTableWidget* plainTable(const QStringList& columns);
+QTableWidgetItem* figureItem(const QString& text);
+/// As tall as its rows.
+void fitHeight(QTableWidget* table, int most = 12);
+
+}  // namespace zp

@@ -1,0 +1,79 @@
+#include "shell/job_runner.h"
+
+#include <QMetaObject>
+#include <atomic>
+#include <new>
+
+namespace zp {
+
+JobRunner::JobRunner(QObject* parent) : QObject(parent) {}
+
+JobRunner::~JobRunner() {
+  queue_.clear();
+  if (progress_) progress_->cancel();
+}
+
+void JobRunner::start(Job job) {
+  queue_.push_back(std::move(job));
+  if (!running_) next();
+}
+
+void JobRunner::cancel() {
+  queue_.clear();
+  if (progress_) progress_->cancel();
+}
+
+double JobRunner::secondsLeft() const {
+  if (!running_ || share_ < 0.03 || clock_.elapsed() < 500) return -1;
+  return static_cast<double>(clock_.elapsed()) / 1000 * (1 - share_) / share_;
+}
+
+void JobRunner::next() {
+  if (queue_.empty()) {
+    running_ = false;
+    Q_EMIT changed();
+    return;
+  }
+  current_ = std::move(queue_.front());
+  queue_.pop_front();
+  running_ = true;
+  if (current_.prepare) current_.prepare();
+  share_ = 0;
+  clock_.start();
+  auto posted = std::make_shared<std::atomic<int>>(-1);
+  progress_ = std::make_unique<Progress>([this, posted](double share) {
+    const int percent = static_cast<int>(share * 100);
+    if (posted->exchange(percent) == percent) return;
+    QMetaObject::invokeMethod(this, [this, share] {
+      share_ = share;
+      Q_EMIT changed();
+    }, Qt::QueuedConnection);
+  });
+  thread_ = std::jthread([this, work = current_.work, progress = *progress_] {
+    QString error;
+    bool wasCancelled = false;
+    try {
+      work(progress);
+    } catch (const Cancelled&) {
+      wasCancelled = true;
+    } catch (const std::bad_alloc&) {
+      error = "There is not enough memory; close other programs or use a smaller part.";
+    } catch (const std::exception& e) {
+      error = QString::fromUtf8(e.what());
+    }
+    QMetaObject::invokeMethod(this, [this, error, wasCancelled] { finish(error, wasCancelled); }, Qt::QueuedConnection);
+  });
+  Q_EMIT changed();
+}
+
+void JobRunner::finish(const QString& error, bool wasCancelled) {
+  thread_.join();
+  const Job job = std::move(current_);
+  current_ = {};
+  if (wasCancelled) Q_EMIT cancelled(job.title);
+  else if (!error.isEmpty() && job.failed) job.failed(error);
+  else if (error.isEmpty() && job.done) job.done();
+  next();
+}
+
+}  // namespace zp

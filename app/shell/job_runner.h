@@ -1,0 +1,53 @@
+#pragma once
+#include <QElapsedTimer>
+#include <QObject>
+#include <deque>
+#include <functional>
+#include <thread>
+
+#include "base/progress.h"
+
+namespace zp {
+
+/// Runs one piece of work after the other on a thread of its own. The window hears of progress, of
+/// the time left, and of the end; nothing here ever blocks it.
+class JobRunner : public QObject {
+  Q_OBJECT
+ public:
+  struct Job {
+    QString title;
+    std::function<void()> prepare;              // on the window's thread, just before the work
+    std::function<void(const Progress&)> work;  // on the job's thread
+    std::function<void()> done;                 // on the window's thread, when it went well
+    std::function<void(const QString&)> failed; // on the window's thread, with the sentence
+  };
+
+  explicit JobRunner(QObject* parent = nullptr);
+  ~JobRunner() override;
+
+  void start(Job job);
+  void cancel();
+  bool busy() const { return running_; }
+  QString title() const { return running_ ? current_.title : QString(); }
+  double share() const { return share_; }
+  /// Seconds to go, −1 while not known.
+  double secondsLeft() const;
+
+ Q_SIGNALS:
+  void changed();
+  void cancelled(const QString& title);
+
+ private:
+  void next();
+  void finish(const QString& error, bool cancelled);
+
+  std::deque<Job> queue_;
+  Job current_;
+  std::unique_ptr<Progress> progress_;
+  std::jthread thread_;
+  bool running_ = false;
+  double share_ = 0;
+  QElapsedTimer clock_;
+};
+
+}  // namespace zp

@@ -1,0 +1,58 @@
+#pragma once
+#include <QObject>
+#include <QThreadPool>
+#include <memory>
+
+#include "base/progress.h"
+
+namespace zp {
+
+/// For results that follow a changing question: each `ask` cancels the one before it, and only the
+/// newest answer arrives. Errors arrive as a sentence.
+class Latest : public QObject {
+ public:
+  explicit Latest(QObject* parent) : QObject(parent) { pool_.setMaxThreadCount(1); }
+  ~Latest() override {
+    stop();
+    pool_.waitForDone();
+  }
+
+  template <class Work, class Done, class Failed>
+  void ask(Work work, Done done, Failed failed) {
+    stop();
+    progress_ = std::make_unique<Progress>();
+    pool_.start([this, work, done, failed, progress = *progress_, mine = generation_] {
+      try {
+        auto answer = std::make_shared<decltype(work(progress))>(work(progress));
+        post([this, answer, done, mine] {
+          if (mine == generation_) pending_ = false, done(*answer);
+        });
+      } catch (const Cancelled&) {
+      } catch (const std::exception& e) {
+        post([this, failed, mine, sentence = QString::fromUtf8(e.what())] {
+          if (mine == generation_) pending_ = false, failed(sentence);
+        });
+      }
+    });
+    pending_ = true;
+  }
+
+  void stop() {
+    ++generation_;
+    pending_ = false;
+    if (progress_) progress_->cancel();
+  }
+  bool pending() const { return pending_; }
+
+ private:
+  template <class F>
+  void post(F f) {
+    QMetaObject::invokeMethod(this, f, Qt::QueuedConnection);
+  }
+  QThreadPool pool_;
+  std::unique_ptr<Progress> progress_;
+  int generation_ = 0;
+  bool pending_ = false;
+};
+
+}  // namespace zp

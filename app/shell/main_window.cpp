@@ -1,0 +1,636 @@
+#include "shell/main_window.h"
+
+#include "base/text.h"
+
+namespace zp {
+
+namespace {
+const char* const kStages[] = {"Scenes", "Indices", "Training", "Mapping", "Sampling", "Accuracy"};
+}
+
+MainWindow::MainWindow() : book_(bench_) {
+  setWindowTitle("Zany Patch");
+  setWindowIcon(QIcon(":/icons/zany-patch.svg"));
+  setAcceptDrops(true);
+  setMinimumSize(1100, 700);
+  resize(1280, 800);
+  trail_ = new Trail;
+  view_ = new MapView(tiles_);
+  probe_ = new Probe(bench_);
+  shelf_ = new Shelf(bench_);
+  desk_[0] = scenesDesk_ = new ScenesDesk(bench_, *view_);
+  desk_[1] = new IndicesDesk(bench_, *view_, tiles_);
+  desk_[2] = trainingDesk_ = new TrainingDesk(bench_, *view_);
+  desk_[3] = new MappingDesk(bench_, *view_);
+  desk_[4] = samplingDesk_ = new SamplingDesk(bench_, *view_);
+  desk_[5] = accuracyDesk_ = new AccuracyDesk(bench_, *view_, book_);
+  labelling_ = new LabellingSheet(bench_, book_);
+  matrix_ = new MatrixSheet(bench_, book_);
+
+  // What is told, and what is running, stand on the view's lower edge.
+  notice_ = new QLabel;
+  notice_->setObjectName("notice");
+  notice_->setWordWrap(true);
+  auto* close = new QToolButton;
+  close->setIcon(icon("close"));
+  close->setAccessibleName("Close this line");
+  noticeBar_ = new QWidget;
+  auto* nl = new QHBoxLayout(noticeBar_);
+  nl->setContentsMargins(14, 4, 8, 4);
+  nl->addWidget(notice_, 1);
+  nl->addWidget(close);
+  noticeBar_->setVisible(false);
+  connect(close, &QToolButton::clicked, noticeBar_, &QWidget::hide);
+  noticeTimer_.setSingleShot(true);
+  connect(&noticeTimer_, &QTimer::timeout, noticeBar_, &QWidget::hide);
+  jobText_ = new QLabel;
+  jobText_->setObjectName("jobText");
+  jobProgress_ = new QProgressBar;
+  jobProgress_->setTextVisible(false);
+  auto* cancel = quietButton("Cancel");
+  cancel->setObjectName("cancelJob");
+  connect(cancel, &QPushButton::clicked, this, [this] { bench_.jobs().cancel(); });
+  jobBar_ = new QWidget;
+  auto* jl = new QHBoxLayout(jobBar_);
+  jl->setContentsMargins(14, 4, 14, 4);
+  jl->addWidget(jobText_);
+  jl->addWidget(jobProgress_, 1);
+  jl->addWidget(cancel);
+  jobBar_->setVisible(false);
+
+  auto* left = new QWidget;
+  auto* lv = new QVBoxLayout(left);
+  lv->setContentsMargins(0, 0, 0, 0);
+  lv->setSpacing(0);
+  lv->addWidget(view_, 1);
+  lv->addWidget(jobBar_);
+  lv->addWidget(noticeBar_);
+  lv->addWidget(probe_);
+  desks_ = new QStackedWidget;
+  desks_->setFixedWidth(408);
+  for (auto* d : desk_) {
+    desks_->addWidget(d);
+    connect(d, &Desk::stageAsked, this, &MainWindow::goTo);
+    connect(d, &Desk::pictureAsked, this, &MainWindow::setFront);
+    connect(d, &Desk::productAsked, this, &MainWindow::showFront);
+  }
+  auto* line = new QFrame;
+  line->setFixedWidth(1);
+  line->setStyleSheet(QString("background: %1;").arg(tokens().hairline.name()));
+  auto* work = new QWidget;
+  auto* wl = new QHBoxLayout(work);
+  wl->setContentsMargins(0, 0, 0, 0);
+  wl->setSpacing(0);
+  wl->addWidget(left, 1);
+  wl->addWidget(line);
+  wl->addWidget(desks_);
+  pages_ = new QStackedWidget;
+  pages_->addWidget(work);
+  pages_->addWidget(labelling_);
+  pages_->addWidget(matrix_);
+  auto* whole = new QWidget;
+  auto* layout = new QVBoxLayout(whole);
+  layout->setContentsMargins(0, 0, 0, 0);
+  layout->setSpacing(0);
+  layout->addWidget(trail_);
+  layout->addWidget(pages_, 1);
+  layout->addWidget(shelf_);
+  setCentralWidget(whole);
+
+  buildStudyMenu();
+  buildViewTools();
+  buildShortcuts();
+  buildFind();
+
+  connect(trail_, &Trail::chosen, this, &MainWindow::goTo);
+  connect(&bench_, &Workbench::studyChanged, this, &MainWindow::studyChanged);
+  connect(&bench_, &Workbench::changed, this, &MainWindow::refresh);
+  connect(&bench_, &Workbench::currentSceneChanged, this, &MainWindow::refresh);
+  connect(&bench_, &Workbench::sceneAdded, this, [this](const QString& id) {
+    view_->setCrs(bench_.viewCrs());
+    showFront(id);
+  });
+  connect(&bench_, &Workbench::productMade, this, [this](const QString& id) {
+    if (view_->front().of == id.toStdString()) showFront(id);
+    if (view_->back().of == id.toStdString()) setBack(bench_.pictureOf(id));
+  });
+  connect(&bench_, &Workbench::trouble, this, [this](const QString& s) {
+    if (pages_->currentIndex() == 0 && bench_.hasStudy()) desk_[static_cast<size_t>(stage_)]->say(s);
+    else tell(s, true);
+  });
+  connect(&bench_, &Workbench::notice, this, [this](const QString& s) { tell(s, false); });
+  connect(&bench_.jobs(), &JobRunner::changed, this, &MainWindow::updateJob);
+  connect(&tiles_, &TileStore::failed, this, [this](const QString&, const QString& s) { tell(s, true); });
+  connect(shelf_, &Shelf::frontAsked, this, &MainWindow::showFront);
+  connect(shelf_, &Shelf::backAsked, this, [this](const QString& id) { setBack(bench_.pictureOf(id)); });
+  connect(shelf_, &Shelf::sheetAsked, this, &MainWindow::showSheetOf);
+  connect(view_, &MapView::hovered, probe_, &Probe::look);
+  connect(view_, &MapView::left, probe_, &Probe::rest);
+  connect(view_, &MapView::swapAsked, this, [this] {
+    const Picture front = view_->front(), back = view_->back();
+    if (back.none()) return;
+    setFront(back);
+    setBack(front);
+  });
+  connect(view_, &MapView::onlyClassAsked, this, [this](int code) {
+    Picture p = view_->front();
+    if (p.kind != Picture::Kind::Classes) return;
+    p.key.truncate(p.key.indexOf("#") < 0 ? p.key.size() : p.key.indexOf("#"));
+    p.onlyClass = p.onlyClass == code ? 0 : code;
+    if (p.onlyClass != 0) p.key += "#" + QString::number(code);
+    setFront(p);
+  });
+  placeTimer_.setSingleShot(true);
+  placeTimer_.setInterval(400);
+  connect(&placeTimer_, &QTimer::timeout, this, &MainWindow::rememberPlace);
+  connect(view_, &MapView::moved, this, [this] { placeTimer_.start(); });
+  connect(trainingDesk_, &TrainingDesk::shapesChanged, this, &MainWindow::updateOverlays);
+  connect(samplingDesk_, &SamplingDesk::pointsChanged, this, &MainWindow::updateOverlays);
+  connect(&book_, &LabelBook::updated, this, [this] {
+    updateTrail();
+    updateOverlays();
+  });
+  connect(accuracyDesk_, &AccuracyDesk::labellingAsked, this, &MainWindow::openLabelling);
+  connect(accuracyDesk_, &AccuracyDesk::matrixAsked, this, &MainWindow::openMatrix);
+  connect(labelling_, &LabellingSheet::leaveAsked, this, [this] { goTo(5); });
+  connect(labelling_, &LabellingSheet::closed, this, &MainWindow::openMatrix);
+  connect(matrix_, &MatrixSheet::leaveAsked, this, [this] { goTo(5); });
+  connect(matrix_, &MatrixSheet::pointsAsked, this, [this] {
+    goTo(5);
+    if (const auto* m = book_.map()) showFront(q(m->id));
+  });
+  studyChanged();
+}
+
+MainWindow::~MainWindow() { bench_.jobs().cancel(); }
+
+void MainWindow::buildStudyMenu() {
+  studyMenu_ = new QMenu(this);
+  studyMenu_->setObjectName("studyMenuList");
+  trail_->studyButton()->setMenu(studyMenu_);
+  connect(studyMenu_, &QMenu::aboutToShow, this, [this] {
+    studyMenu_->clear();
+    studyMenu_->addAction("New study…", QKeySequence::New, this, &MainWindow::newStudy);
+    studyMenu_->addAction("Open study…", QKeySequence::Open, this, &MainWindow::openStudy);
+    auto* recent = studyMenu_->addMenu("Recent");
+    for (const auto& r : Workbench::recent()) recent->addAction(QFileInfo(r).fileName() + "   " + r, this, [=, this] { bench_.open(r); });
+    recent->setEnabled(!recent->isEmpty());
+    studyMenu_->addSeparator();
+    auto* copy = studyMenu_->addAction("Save a copy…", this, [this] {
+      const QString target = QFileDialog::getSaveFileName(this, "Save a copy of the study", q(bench_.study().folder().string()) + " copy");
+      if (!target.isEmpty()) bench_.saveCopy(target);
+    });
+    auto* out = studyMenu_->addAction("Export the picture in view…", this, [this] {
+      const QString target = QFileDialog::getSaveFileName(this, "Export the picture in view", "view.png", "PNG (*.png)");
+      if (target.isEmpty()) return;
+      if (view_->grab().save(target)) tell(QString("The picture is in “%1”.").arg(target), false);
+      else tell("The picture could not be written; choose another folder.", true);
+    });
+    copy->setEnabled(bench_.hasStudy());
+    out->setEnabled(bench_.hasStudy());
+    auto* shut = studyMenu_->addAction("Close the study", this, [this] { bench_.close(); });
+    shut->setEnabled(bench_.hasStudy());
+    studyMenu_->addSeparator();
+    const QString other = currentLook() == "dusk" ? "daylight" : "dusk";
+    studyMenu_->addAction(icon("light"), QString("Look: %1").arg(other), this, [this, other] {
+      QSettings().setValue("look", other);
+      tell(QString("The look is %1 from the next start.").arg(other), false);
+    });
+    studyMenu_->addAction("Quit", QKeySequence::Quit, this, &QWidget::close);
+  });
+}
+
+void MainWindow::buildViewTools() {
+  viewTools_ = new QWidget(view_);
+  viewTools_->setObjectName("viewTools");
+  viewTools_->setAttribute(Qt::WA_StyledBackground);
+  viewTools_->setStyleSheet(QString("#viewTools { background: rgba(%1,%2,%3,205); border-radius: 4px; }").arg(tokens().overlay.red()).arg(tokens().overlay.green()).arg(tokens().overlay.blue()));
+  auto* row = new QHBoxLayout(viewTools_);
+  row->setContentsMargins(3, 3, 3, 3);
+  row->setSpacing(1);
+  const auto add = [&](const char* sign, const QString& tip, auto slot) {
+    auto* b = new QToolButton;
+    b->setIcon(icon(sign));
+    b->setToolTip(tip);
+    b->setAccessibleName(tip);
+    connect(b, &QToolButton::clicked, this, slot);
+    row->addWidget(b);
+    return b;
+  };
+  curtainButton_ = add("curtain", "Curtain: back picture left, front picture right (C)", [this] {
+    view_->setCurtain(curtainButton_->isChecked());
+    rememberPlace();
+  });
+  curtainButton_->setCheckable(true);
+  curtainButton_->setObjectName("curtain");
+  add("swap", "Swap front and back (X)", [this] { Q_EMIT view_->swapAsked(); });
+  add("fit", "Fit (0)", [this] { view_->fit(); });
+  viewTools_->adjustSize();
+  struct Mover : QObject {
+    using QObject::QObject;
+    bool eventFilter(QObject* o, QEvent* e) override {
+      auto* w = static_cast<QWidget*>(o);
+      auto* tools = w->findChild<QWidget*>("viewTools");
+      if (e->type() == QEvent::Resize && tools != nullptr) tools->move(w->width() - tools->width() - 12, w->height() - tools->height() - 12);
+      return false;
+    }
+  };
+  view_->installEventFilter(new Mover(view_));
+}
+
+void MainWindow::buildShortcuts() {
+  for (int i = 0; i < 6; ++i) connect(new QShortcut(QKeySequence(Qt::Key_F1 + i), this), &QShortcut::activated, this, [this, i] { goTo(i); });
+  connect(new QShortcut(QKeySequence("Ctrl+K"), this), &QShortcut::activated, this, [this] { trail_->find()->setFocus(); });
+  connect(new QShortcut(QKeySequence::Undo, this), &QShortcut::activated, this, [this] {
+    if (!bench_.undo().canUndo()) return tell("There is nothing to take back.", false);
+    const QString what = bench_.undo().undoText();
+    bench_.undo().undo();
+    tell("Taken back: " + what + ".", false);
+  });
+  connect(new QShortcut(QKeySequence::Redo, this), &QShortcut::activated, this, [this] { bench_.undo().redo(); });
+  connect(new QShortcut(QKeySequence::New, this), &QShortcut::activated, this, &MainWindow::newStudy);
+  connect(new QShortcut(QKeySequence::Open, this), &QShortcut::activated, this, &MainWindow::openStudy);
+  connect(new QShortcut(QKeySequence::Quit, this), &QShortcut::activated, this, &QWidget::close);
+}
+
+void MainWindow::keyPressEvent(QKeyEvent* e) {
+  if (e->key() == Qt::Key_C && e->modifiers() == Qt::NoModifier && pages_->currentIndex() == 0) return curtainButton_->click();
+  if (e->key() == Qt::Key_X && e->modifiers() == Qt::NoModifier && pages_->currentIndex() == 0) return Q_EMIT view_->swapAsked();
+  if (e->key() == Qt::Key_Escape && pages_->currentIndex() == 2) return goTo(5);
+  QMainWindow::keyPressEvent(e);
+}
+
+void MainWindow::newStudy() {
+  const QString base = QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation) + "/Zany Patch";
+  QDir().mkpath(base);
+  const QString folder = QFileDialog::getSaveFileName(this, "New study: a new folder", base + "/New study");
+  if (!folder.isEmpty()) bench_.create(folder, QFileInfo(folder).fileName());
+}
+
+void MainWindow::openStudy() {
+  const QString folder = QFileDialog::getExistingDirectory(this, "Open a study");
+  if (!folder.isEmpty()) bench_.open(folder);
+}
+
+void MainWindow::studyChanged() {
+  outlineShapes_.clear();
+  const bool any = bench_.hasStudy();
+  desks_->setVisible(any);
+  viewTools_->setVisible(any);
+  shelf_->setVisible(any);
+  noticeBar_->hide();
+  view_->setFront({});
+  view_->setBack({});
+  pages_->setCurrentIndex(0);
+  if (!any) {
+    view_->setShapes({});
+    view_->setPoints({});
+    view_->setEmptyText("Start with a study", "A study is a folder that keeps one piece of work. Make one with Ctrl N, open one with Ctrl O, or drop rasters here.");
+    trail_->setStudy("No study", "Ctrl N makes one");
+    updateTrail();
+    return;
+  }
+  view_->setEmptyText("Bring in a scene", "Drop one or several rasters here, or use the buttons at the right.");
+  view_->setCrs(bench_.viewCrs());
+  restorePlace();
+}
+
+void MainWindow::restorePlace() {
+  restoring_ = true;
+  const Json front = bench_.place("front"), back = bench_.place("back"), where = bench_.place("view");
+  Picture p = front.is_string() ? bench_.pictureOf(q(front.get<std::string>())) : Picture();
+  if (p.none() && bench_.currentScene() != nullptr) p = bench_.pictureOf(q(bench_.currentScene()->id));
+  setFront(p);
+  if (back.is_string()) setBack(bench_.pictureOf(q(back.get<std::string>())));
+  if (where.is_object()) view_->setCentre({where.value("x", 0.0), where.value("y", 0.0)}, where.value("scale", 1.0));
+  const bool curtain = bench_.place("curtain").is_boolean() && bench_.place("curtain").get<bool>();
+  curtainButton_->setChecked(curtain);
+  view_->setCurtain(curtain);
+  const Json stage = bench_.place("stage");
+  goTo(stage.is_number_integer() ? std::clamp(stage.get<int>(), 0, 5) : 0);
+  restoring_ = false;
+}
+
+void MainWindow::rememberPlace() {
+  if (restoring_ || !bench_.hasStudy()) return;
+  bench_.setPlace("stage", stage_);
+  if (view_->front().of != "preview") bench_.setPlace("front", view_->front().of);
+  bench_.setPlace("back", view_->back().of);
+  bench_.setPlace("curtain", view_->curtain());
+  if (!view_->front().none()) bench_.setPlace("view", {{"x", view_->centre().x}, {"y", view_->centre().y}, {"scale", view_->unitsPerPixel()}});
+}
+
+void MainWindow::goTo(int stage) {
+  if (!bench_.hasStudy()) return;
+  if (stage != stage_) desk_[static_cast<size_t>(stage_)]->leave();
+  stage_ = stage;
+  trail_->setCurrent(stage);
+  pages_->setCurrentIndex(0);
+  shelf_->setVisible(true);
+  desks_->setCurrentIndex(stage);
+  desk_[static_cast<size_t>(stage)]->refresh();
+  updateTrail();
+  updateOverlays();
+  placeTimer_.start();
+}
+
+void MainWindow::openLabelling() {
+  if (!book_.load() || book_.none()) return;
+  stage_ = 5;
+  trail_->setCurrent(5);
+  shelf_->setVisible(false);
+  pages_->setCurrentIndex(1);
+  pages_->currentWidget()->layout()->activate();
+  labelling_->open();
+  QTimer::singleShot(0, labelling_, [this] { labelling_->open(); });  // once the panes have their size
+}
+
+void MainWindow::openMatrix() {
+  stage_ = 5;
+  trail_->setCurrent(5);
+  shelf_->setVisible(true);
+  pages_->setCurrentIndex(2);
+  matrix_->open();
+  updateTrail();
+}
+
+void MainWindow::refresh() {
+  if (!bench_.hasStudy()) return;
+  view_->setCrs(bench_.viewCrs());
+  if (pages_->currentIndex() == 0) desk_[static_cast<size_t>(stage_)]->refresh();
+  // Pictures of a scene whose bands or mask changed are painted anew.
+  for (const bool front : {true, false}) {
+    const Picture& shown = front ? view_->front() : view_->back();
+    const auto* s = bench_.study().scene(shown.of);
+    if (shown.kind != Picture::Kind::Composite) continue;
+    if (s == nullptr) {
+      front ? setFront({}) : setBack({});
+      continue;
+    }
+    const Picture fresh = compositePicture(s->id, s->scene, shown.bands, shown.detail);
+    if (fresh.key != shown.key) front ? setFront(fresh) : setBack(fresh);
+  }
+  updateTrail();
+  updateOverlays();
+}
+
+void MainWindow::setFront(const Picture& p) {
+  view_->setFront(p);
+  probe_->setPictures(view_->front(), view_->back());
+  if (bench_.hasStudy()) shelf_->setShown(q(view_->front().of), q(view_->back().of));
+  placeTimer_.start();
+}
+
+void MainWindow::setBack(const Picture& p) {
+  view_->setBack(p);
+  probe_->setPictures(view_->front(), view_->back());
+  if (bench_.hasStudy()) shelf_->setShown(q(view_->front().of), q(view_->back().of));
+  placeTimer_.start();
+}
+
+void MainWindow::showFront(const QString& id) {
+  const Picture p = bench_.pictureOf(id);
+  if (p.none()) {
+    const auto* product = bench_.study().product(id.toStdString());
+    if (product != nullptr) goTo(product->kind == ProductKind::Labels ? 5 : 4);
+    return;
+  }
+  // What was in front goes behind, so that the new can be compared with it.
+  const Picture before = view_->front();
+  if (!before.none() && before.of != "preview" && before.of != p.of && bench_.study().product(p.of) != nullptr) setBack(before);
+  setFront(p);
+}
+
+void MainWindow::updateOverlays() {
+  if (!bench_.hasStudy()) return;
+  std::vector<ViewShape> shapes;
+  for (const auto& o : bench_.study().outlines) {
+    if (!o.shown) continue;
+    if (outlineShapes_.count(o.id) == 0) {
+      auto& kept = outlineShapes_[o.id];
+      try {
+        for (const auto& s : readLayer(o.layer, view_->crs()).shapes) {
+          ViewShape v;
+          v.shape = s;
+          v.colour = toQt(o.colour);
+          v.dashed = o.studyArea;
+          kept.push_back(std::move(v));
+        }
+      } catch (const std::exception& e) {
+        tell(QString::fromUtf8(e.what()), true);
+      }
+    }
+    shapes.insert(shapes.end(), outlineShapes_[o.id].begin(), outlineShapes_[o.id].end());
+  }
+  if (stage_ == 2) {
+    const auto areas = trainingDesk_->shapes();
+    shapes.insert(shapes.end(), areas.begin(), areas.end());
+  }
+  view_->setShapes(std::move(shapes));
+  view_->setPoints(stage_ == 4 ? samplingDesk_->points() : stage_ == 5 ? accuracyDesk_->points() : std::vector<ViewPoint>());
+}
+
+void MainWindow::updateTrail() {
+  std::vector<Trail::Station> st(6);
+  for (size_t i = 0; i < 6; ++i) st[i].name = kStages[i];
+  if (bench_.hasStudy()) {
+    using S = Trail::State;
+    const Study& s = bench_.study();
+    const auto plural = [](size_t n, const char* one) { return QString("%1 %2%3").arg(n).arg(one, n == 1 ? "" : QString(one).endsWith("s") ? "es" : "s"); };
+    st[0].figure = s.scenes.empty() ? "none yet" : plural(s.scenes.size(), "scene");
+    st[0].state = s.scenes.empty() ? S::Hollow : S::Filled;
+    std::map<ProductKind, size_t> count;
+    std::map<ProductKind, bool> old;
+    const Product *index = nullptr, *map = nullptr;
+    for (const auto& p : s.products) {
+      ++count[p.kind];
+      if (p.kind == ProductKind::Index) index = &p;
+      if (p.kind == ProductKind::ClassMap && p.step.value("do", "") == "map") map = &p;
+    }
+    const auto stateOf = [&](const Product* p) { return p == nullptr ? S::Hollow : s.outOfDate(*p) ? S::Half : S::Filled; };
+    if (index != nullptr) st[1].figure = q(index->name) + (count[ProductKind::Index] > 1 ? QString(" +%1").arg(count[ProductKind::Index] - 1) : "");
+    st[1].state = stateOf(index);
+    std::set<int> classes;
+    for (const auto& a : s.training) classes.insert(a.code);
+    if (!classes.empty()) st[2].figure = plural(classes.size(), "class");
+    st[2].state = s.training.empty() ? S::Hollow : classes.size() < 2 ? S::Notch : S::Filled;
+    if (classes.size() == 1) st[2].tip = "Only one class has training areas; a map needs two.";
+    if (map != nullptr) st[3].figure = q(map->name).section(", ", 1) + QString(" · %1").arg(map->facts["classes"].size());
+    st[3].state = stateOf(map);
+    const Product* points = s.newest(ProductKind::Points);
+    if (points != nullptr) st[4].figure = plural(points->facts.value("points", size_t{0}), "point");
+    st[4].state = stateOf(points);
+    const Product* labels = s.newest(ProductKind::Labels);
+    if (labels != nullptr && !book_.none()) {
+      const auto o = book_.labelling().closed() ? book_.overall() : std::nullopt;
+      if (o) st[5].figure = decimal(100 * o->value, 1) + " ± " + decimal(50 * (o->high - o->low), 1) + " %";
+      else st[5].figure = QString("%1 of %2 labelled").arg(book_.labelling().labelled()).arg(book_.labelling().points().size());
+    }
+    st[5].state = stateOf(labels);
+    for (auto& one : st)
+      if (one.state == S::Half) one.tip = "An input changed since this was made; bring it up to date from its card's menu.";
+    if (bench_.jobs().busy()) {
+      auto& here = st[static_cast<size_t>(stage_)];
+      here.state = S::Busy;
+      here.share = bench_.jobs().share();
+      here.figure = QString("%1 %").arg(static_cast<int>(here.share * 100));
+    }
+    trail_->setStudy(q(s.name), "saved " + QTime::currentTime().toString("HH:mm"));
+    setWindowTitle(q(s.name) + " – Zany Patch");
+  }
+  trail_->setStations(st);
+}
+
+void MainWindow::updateJob() {
+  const auto& jobs = bench_.jobs();
+  jobBar_->setVisible(jobs.busy());
+  if (jobs.busy()) {
+    const double left = jobs.secondsLeft();
+    QString time;
+    if (left >= 60) time = QString(", about %1 min left").arg(static_cast<int>(left / 60) + 1);
+    else if (left >= 0) time = QString(", about %1 s left").arg(static_cast<int>(left) + 1);
+    jobText_->setText(jobs.title() + time);
+    jobProgress_->setRange(0, 1000);
+    jobProgress_->setValue(static_cast<int>(jobs.share() * 1000));
+  }
+  updateTrail();
+}
+
+void MainWindow::tell(const QString& sentence, bool warning) {
+  notice_->setText(sentence);
+  setTone(notice_, warning ? "warning" : "second");
+  noticeBar_->setVisible(true);
+  if (warning) noticeTimer_.stop();
+  else noticeTimer_.start(9000);
+}
+
+void MainWindow::showSheetOf(const QString& id) {
+  QString text;
+  if (const auto* p = bench_.study().product(id.toStdString())) {
+    text = QString("<b>%1</b><br>%2, made %3").arg(q(p->name), q(titleOf(p->kind)), q(p->made).replace('T', ' ').remove('Z') + " UTC");
+    QStringList from;
+    for (const auto& i : p->inputs) {
+      if (const auto* s = bench_.study().scene(i.id)) from << q(s->scene.name);
+      else if (const auto* up = bench_.study().product(i.id)) from << q(up->name);
+      else from << (i.id == "training" ? "the training areas" : "something that is gone");
+    }
+    text += "<br>From: " + from.join(", ") + (bench_.study().outOfDate(*p) ? " (changed since)" : "");
+    for (const auto& [key, value] : p->step.items())
+      if (key != "name" && key != "do" && key != "classes" && key != "scene" && key != "product" && key != "ramp")
+        text += QString("<br>%1: %2").arg(q(key), q(value.is_string() ? value.get<std::string>() : value.dump()).toHtmlEscaped());
+    if (p->facts.contains("min") && p->facts["min"].is_number()) text += QString("<br>Range %1 to %2, mean %3").arg(compact(p->facts["min"].get<double>()), compact(p->facts["max"].get<double>()), compact(p->facts["mean"].get<double>()));
+    text += QString("<br>%1, %2 MiB").arg(q(p->file.filename().string())).arg(decimal(static_cast<double>(QFileInfo(q(p->file.string())).size()) / 1048576.0, 1));
+  } else if (const auto* s = bench_.study().scene(id.toStdString())) {
+    text = QString("<b>%1</b><br>%2 x %3 pixels, %4 bands<br>%5<br>%6").arg(q(s->scene.name)).arg(s->scene.grid.width).arg(s->scene.grid.height).arg(s->scene.bands.size()).arg(q(crsTitle(s->scene.grid.crs)), q(titleOf(s->scene.state)));
+  }
+  auto* sheet = new QLabel(text, this, Qt::Popup);
+  sheet->setAttribute(Qt::WA_DeleteOnClose);
+  sheet->setObjectName("factSheet");
+  sheet->setMargin(14);
+  sheet->setWordWrap(true);
+  sheet->setFixedWidth(340);
+  sheet->setStyleSheet(QString("background: %1; border: 1px solid %2;").arg(tokens().raised.name(), tokens().hairline.name()));
+  sheet->adjustSize();
+  sheet->move(mapToGlobal(QPoint(16, height() - shelf_->height() - sheet->height() - 8)));
+  sheet->show();
+}
+
+void MainWindow::buildFind() {
+  findList_ = new QListWidget(this);
+  findList_->setObjectName("findList");
+  findList_->setStyleSheet(QString("#findList { background: %1; border: 1px solid %2; border-radius: 4px; }").arg(tokens().raised.name(), tokens().hairline.name()));
+  findList_->setVisible(false);
+  findList_->setFocusPolicy(Qt::NoFocus);
+  connect(trail_->find(), &QLineEdit::textChanged, this, &MainWindow::fillFind);
+  connect(trail_->find(), &QLineEdit::returnPressed, this, [this] { runFind(std::max(0, findList_->currentRow())); });
+  connect(findList_, &QListWidget::itemClicked, this, [this] { runFind(findList_->currentRow()); });
+  connect(trail_->find(), &QLineEdit::editingFinished, findList_, [this] {
+    if (!trail_->find()->hasFocus()) findList_->hide();
+  });
+}
+
+void MainWindow::fillFind(const QString& text) {
+  findList_->clear();
+  findActions_.clear();
+  const QString wanted = text.trimmed().toLower();
+  findList_->setVisible(!wanted.isEmpty());
+  if (wanted.isEmpty()) return;
+  const auto offer = [&](const QString& name, const QString& kind, std::function<void()> action) {
+    if (!name.toLower().contains(wanted) || findActions_.size() >= 10) return;
+    findList_->addItem(name + "   " + kind);
+    findActions_.push_back(std::move(action));
+  };
+  static const QRegularExpression pair("^\\s*(-?\\d+(?:\\.\\d+)?)[\\s,;]+(-?\\d+(?:\\.\\d+)?)\\s*$");
+  if (const auto m = pair.match(text); m.hasMatch() && bench_.hasStudy()) {
+    findList_->addItem("Go to " + m.captured(1) + "  " + m.captured(2));
+    findActions_.push_back([this, x = m.captured(1).toDouble(), y = m.captured(2).toDouble()] {
+      Place p{x, y};
+      // Small numbers in a metric system are degrees.
+      if (!crsIsGeographic(view_->crs()) && std::abs(x) <= 180 && std::abs(y) <= 90) {
+        try {
+          CrsChange(crsFrom("EPSG:4326"), view_->crs()).apply(p);
+        } catch (const std::exception&) {
+        }
+      }
+      view_->setCentre(p, view_->unitsPerPixel());
+    });
+  }
+  for (int i = 0; i < 6 && bench_.hasStudy(); ++i) offer(kStages[i], "stage", [this, i] { goTo(i); });
+  offer("New study", "command", [this] { newStudy(); });
+  offer("Open study", "command", [this] { openStudy(); });
+  if (bench_.hasStudy()) {
+    offer("Fit the picture", "command", [this] { view_->fit(); });
+    offer("Curtain", "command", [this] { curtainButton_->click(); });
+    offer("Undo", "command", [this] { bench_.undo().undo(); });
+    offer("Bring in files", "command", [this] { goTo(0), scenesDesk_->chooseFiles(); });
+    for (const auto& p : bench_.study().products) offer(q(p.name), q(titleOf(p.kind)), [this, id = q(p.id)] { showFront(id); });
+    for (const auto& s : bench_.study().scenes) offer(q(s.scene.name), "scene", [this, id = q(s.id)] { showFront(id); });
+    for (const auto& c : bench_.study().legend.classes) offer(q(c.name), "class", [this] { goTo(2); });
+    for (const auto& e : indexBook()) offer(q(e.title) + ", " + q(e.name), "index", [this, id = q(e.id)] {
+      goTo(1);
+      if (auto* b = desk_[1]->findChild<QPushButton*>("index-" + id)) b->click();
+    });
+    for (const auto& m : methods()) offer(q(m.title), "method", [this] { goTo(3); });
+  }
+  if (findActions_.empty()) findList_->addItem("Nothing of that name");
+  findList_->setCurrentRow(0);
+  findList_->setFixedSize(360, 8 + 26 * findList_->count());
+  const QPoint at = trail_->find()->mapTo(this, QPoint(trail_->find()->width(), trail_->find()->height() + 4));
+  findList_->move(at.x() - findList_->width(), at.y());
+  findList_->raise();
+}
+
+void MainWindow::runFind(int row) {
+  findList_->hide();
+  trail_->find()->clear();
+  if (row < 0 || row >= static_cast<int>(findActions_.size())) return;
+  const auto action = findActions_[static_cast<size_t>(row)];
+  view_->setFocus();
+  action();
+}
+
+bool MainWindow::settled() const {
+  auto* self = const_cast<MainWindow*>(this);
+  if (self->bench_.jobs().busy()) return false;
+  if (pages_->currentIndex() == 1) return labelling_->ready();
+  return view_->complete();
+}
+
+void MainWindow::dragEnterEvent(QDragEnterEvent* e) {
+  if (e->mimeData()->hasUrls()) e->acceptProposedAction();
+}
+
+void MainWindow::dropEvent(QDropEvent* e) {
+  QStringList files;
+  for (const auto& url : e->mimeData()->urls())
+    if (url.isLocalFile()) files << url.toLocalFile();
+  if (files.size() == 1 && QFileInfo::exists(files[0] + "/study.json")) bench_.open(files[0]);
+  else if (!files.isEmpty()) bench_.bringIn(files, false);
+}
+
+void MainWindow::closeEvent(QCloseEvent* e) {
+  rememberPlace();
+  QMainWindow::closeEvent(e);
+}
+
+}  // namespace zp

@@ -1,0 +1,222 @@
+#include "shell/shelf.h"
+
+#include "look/look.h"
+#include "look/parts.h"
+
+namespace zp {
+
+namespace {
+constexpr int kThumbWidth = 130, kThumbHeight = 57;
+}
+
+Card::Card(const QString& id, const QString& name, const QString& about, const QString& kind)
+    : id_(id), name_(name), about_(about), kind_(kind) {
+  setFixedSize(sizeHint());
+  setFocusPolicy(Qt::StrongFocus);
+  setObjectName("card-" + id);
+  setAccessibleName(name + ", " + about);
+  setToolTip(name + "\n" + about + "\nClick: front picture. Shift-click: back picture. Double-click: facts.");
+}
+
+void Card::setThumbnail(const QImage& image) {
+  thumbnail_ = image;
+  update();
+}
+
+void Card::setState(bool front, bool back, bool outOfDate) {
+  front_ = front, back_ = back, old_ = outOfDate;
+  update();
+}
+
+void Card::paintEvent(QPaintEvent*) {
+  QPainter p(this);
+  p.setRenderHint(QPainter::Antialiasing);
+  const Tokens& t = tokens();
+  const QRectF box = QRectF(rect()).adjusted(1, 1, -1, -1);
+  QPainterPath shape;
+  shape.addRoundedRect(box, 4, 4);
+  p.fillPath(shape, t.raised);
+  p.save();
+  p.setClipPath(shape);
+  const QRectF picture(1, 1, kThumbWidth - 2, kThumbHeight);
+  p.fillRect(picture, t.around);
+  if (!thumbnail_.isNull()) {
+    p.setRenderHint(QPainter::SmoothPixmapTransform);
+    p.drawImage(picture, thumbnail_);
+  } else {
+    const QPixmap sign = icon(kind_).pixmap(22, 22);
+    p.drawPixmap(QPointF(picture.center().x() - 11, picture.center().y() - 11), sign);
+  }
+  p.restore();
+  if (front_ || back_) {
+    const QString word = front_ ? "front" : "back";
+    p.setFont(textFont(8.5, QFont::Medium));
+    const QRectF tag(5, 5, p.fontMetrics().horizontalAdvance(word) + 10, 16);
+    p.setPen(Qt::NoPen);
+    p.setBrush(QColor(24, 24, 24, 215));
+    p.drawRoundedRect(tag, 3, 3);
+    p.setPen(Qt::white);
+    p.drawText(tag, Qt::AlignCenter, word);
+  }
+  if (old_) {
+    const QPointF c(width() - 13, 13);
+    p.setPen(Qt::NoPen);
+    p.setBrush(QColor(24, 24, 24, 215));
+    p.drawEllipse(c, 8, 8);
+    p.setPen(QPen(Qt::white, 1.4));
+    p.setBrush(Qt::NoBrush);
+    p.drawEllipse(c, 5, 5);
+    p.setBrush(Qt::white);
+    p.drawPie(QRectF(c.x() - 5, c.y() - 5, 10, 10), 90 * 16, -180 * 16);
+  }
+  p.setPen(t.text);
+  p.setFont(textFont(9.5));
+  p.drawText(QRectF(8, kThumbHeight + 3, width() - 14, 17), Qt::AlignVCenter, p.fontMetrics().elidedText(name_, Qt::ElideRight, width() - 14));
+  p.setPen(t.second);
+  p.setFont(textFont(8.5));
+  p.drawText(QRectF(8, kThumbHeight + 19, width() - 14, 15), Qt::AlignVCenter, p.fontMetrics().elidedText(about_, Qt::ElideRight, width() - 14));
+  p.setBrush(Qt::NoBrush);
+  if (front_ || back_ || hasFocus()) {
+    p.setPen(QPen(t.accent, front_ || hasFocus() ? 2 : 1));
+    p.drawPath(shape);
+  }
+}
+
+void Card::mousePressEvent(QMouseEvent* e) {
+  if (e->button() != Qt::LeftButton) return;
+  if (e->modifiers() & Qt::ShiftModifier) Q_EMIT back(id_);
+  else Q_EMIT front(id_);
+}
+
+void Card::mouseDoubleClickEvent(QMouseEvent*) { Q_EMIT sheet(id_); }
+void Card::contextMenuEvent(QContextMenuEvent* e) { Q_EMIT menu(id_, e->globalPos()); }
+
+void Card::keyPressEvent(QKeyEvent* e) {
+  if (e->key() == Qt::Key_Return || e->key() == Qt::Key_Space) {
+    if (e->modifiers() & Qt::ShiftModifier) return Q_EMIT back(id_);
+    return Q_EMIT front(id_);
+  }
+  if (e->key() == Qt::Key_Menu) return Q_EMIT menu(id_, mapToGlobal(rect().center()));
+  QWidget::keyPressEvent(e);
+}
+
+Shelf::Shelf(Workbench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
+  setObjectName("shelf");
+  setFixedHeight(114);
+  pool_.setMaxThreadCount(1);
+  scroll_ = new QScrollArea;
+  scroll_->setWidgetResizable(true);
+  scroll_->setFrameShape(QFrame::NoFrame);
+  scroll_->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  scroll_->setFocusPolicy(Qt::NoFocus);
+  auto* inside = new QWidget;
+  row_ = new QHBoxLayout(inside);
+  row_->setContentsMargins(13, 8, 13, 8);
+  row_->setSpacing(8);
+  scroll_->setWidget(inside);
+  auto* layout = new QVBoxLayout(this);
+  layout->setContentsMargins(0, 0, 0, 0);
+  layout->setSpacing(0);
+  layout->addWidget(hairline());
+  layout->addWidget(scroll_);
+  connect(&bench_, &Workbench::studyChanged, this, &Shelf::rebuild);
+  connect(&bench_, &Workbench::changed, this, &Shelf::rebuild);
+}
+
+void Shelf::setShown(const QString& front, const QString& back) {
+  front_ = front, back_ = back;
+  for (auto* c : cards_) {
+    const auto* product = bench_.study().product(c->id().toStdString());
+    c->setState(c->id() == front, c->id() == back, product != nullptr && bench_.study().outOfDate(*product));
+  }
+}
+
+void Shelf::rebuild() {
+  while (auto* item = row_->takeAt(0)) {
+    if (item->widget() != nullptr) item->widget()->deleteLater();
+    delete item;
+  }
+  cards_.clear();
+  if (!bench_.hasStudy()) return;
+  const Study& s = bench_.study();
+  const auto add = [&](const std::string& id, const std::string& name, const QString& about, const QString& kind) {
+    auto* card = new Card(q(id), q(name), about, kind);
+    connect(card, &Card::front, this, &Shelf::frontAsked);
+    connect(card, &Card::back, this, &Shelf::backAsked);
+    connect(card, &Card::sheet, this, &Shelf::sheetAsked);
+    connect(card, &Card::menu, this, &Shelf::openMenu);
+    row_->addWidget(card);
+    cards_.append(card);
+    const Picture picture = bench_.pictureOf(q(id));
+    if (picture.none()) return;
+    if (thumbnails_.contains(picture.key)) card->setThumbnail(thumbnails_[picture.key]);
+    else askThumbnail(card, picture);
+  };
+  for (auto p = s.products.rbegin(); p != s.products.rend(); ++p) {
+    static const QMap<ProductKind, QString> signs{{ProductKind::Index, "index"}, {ProductKind::ClassMap, "map"}, {ProductKind::Points, "points"}, {ProductKind::Table, "table"}, {ProductKind::Labels, "labels"}};
+    const QString date = niceDate(p->date);
+    add(p->id, p->name, (p->kind == ProductKind::ClassMap ? QString("map") : q(titleOf(p->kind))) + (date.isEmpty() ? QString() : " · " + date), signs[p->kind]);
+  }
+  auto scenes = s.scenes;
+  std::stable_sort(scenes.begin(), scenes.end(), [](const StudyScene& a, const StudyScene& b) { return a.scene.date > b.scene.date; });
+  for (const auto& one : scenes) {
+    const QString kind = one.scene.isRadar() ? "radar" : "scene";
+    const size_t n = one.scene.bands.size();
+    add(one.id, one.scene.name, kind + QString(" · %1 band%2").arg(n).arg(n == 1 ? "" : "s"), "scene");
+  }
+  row_->addStretch();
+  setShown(front_, back_);
+}
+
+void Shelf::askThumbnail(Card* card, const Picture& picture) {
+  const QPointer<Card> guard(card);
+  pool_.start([this, guard, picture] {
+    QImage image;
+    try {
+      PicturePainter painter;
+      const Overview o = painter.overview(picture);
+      const Grid g = gridOf(picture);
+      const Extent e = g.extent();
+      const int w = kThumbWidth * 2, h = kThumbHeight * 2;
+      const double scale = std::min((e.right - e.left) / w, (e.top - e.bottom) / h);
+      const MapPiece piece{(e.left + e.right) / 2 - scale * w / 2, (e.top + e.bottom) / 2 + scale * h / 2, scale, w, h};
+      image = painter.paint(picture, o.stretch, piece, g.crs);
+    } catch (const std::exception&) {
+      return;  // the view says what is wrong with the file
+    }
+    QMetaObject::invokeMethod(this, [this, guard, image, key = picture.key] {
+      thumbnails_[key] = image;
+      if (guard) guard->setThumbnail(image);
+    }, Qt::QueuedConnection);
+  });
+}
+
+void Shelf::openMenu(const QString& id, const QPoint& at) {
+  QMenu menu;
+  menu.addAction("Show in front", this, [=, this] { Q_EMIT frontAsked(id); });
+  menu.addAction("Show behind", this, [=, this] { Q_EMIT backAsked(id); });
+  menu.addAction("Facts", this, [=, this] { Q_EMIT sheetAsked(id); });
+  menu.addSeparator();
+  if (const auto* p = bench_.study().product(id.toStdString())) {
+    auto* fresh = menu.addAction("Bring up to date", this, [=, this] { bench_.bringUpToDate(id); });
+    fresh->setEnabled(bench_.study().outOfDate(*p));
+    menu.addAction("Rename…", this, [this, id, p] {
+      bool ok = false;
+      const QString name = QInputDialog::getText(this, "Rename", "Name", QLineEdit::Normal, q(p->name), &ok);
+      if (ok) bench_.renameProduct(id, name);
+    });
+    menu.addAction("Save a copy as…", this, [this, p] {
+      const QString ending = QFileInfo(q(p->file.string())).suffix();
+      const QString target = QFileDialog::getSaveFileName(this, "Save a copy as", q(fileStem(p->name)) + "." + ending);
+      if (target.isEmpty()) return;
+      QFile::remove(target);
+      if (!QFile::copy(q(p->file.string()), target)) Q_EMIT bench_.trouble("The copy could not be written; choose another folder.");
+    });
+    menu.addAction(icon("bin"), "To the bin", this, [=, this] { bench_.toBin(id); });
+  } else {
+    menu.addAction("Take out of the study", this, [=, this] { bench_.removeScene(id); });
+  }
+  menu.exec(at);
+}
+
+}  // namespace zp

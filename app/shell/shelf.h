@@ -1,0 +1,63 @@
+#pragma once
+#include <QtWidgets>
+
+#include "shell/workbench.h"
+
+namespace zp {
+
+/// One card a scene or product: thumbnail, name, kind, date, state.
+class Card : public QWidget {
+  Q_OBJECT
+ public:
+  Card(const QString& id, const QString& name, const QString& about, const QString& kind);
+  const QString& id() const { return id_; }
+  void setThumbnail(const QImage& image);
+  void setState(bool front, bool back, bool outOfDate);
+  QSize sizeHint() const override { return {130, 96}; }
+
+ Q_SIGNALS:
+  void front(const QString& id);
+  void back(const QString& id);
+  void sheet(const QString& id);
+  void menu(const QString& id, const QPoint& at);
+
+ protected:
+  void paintEvent(QPaintEvent*) override;
+  void mousePressEvent(QMouseEvent*) override;
+  void mouseDoubleClickEvent(QMouseEvent*) override;
+  void contextMenuEvent(QContextMenuEvent*) override;
+  void keyPressEvent(QKeyEvent*) override;
+
+ private:
+  QString id_, name_, about_, kind_;
+  QImage thumbnail_;
+  bool front_ = false, back_ = false, old_ = false;
+};
+
+/// The row of cards at the bottom: products, newest first, then scenes.
+class Shelf : public QWidget {
+  Q_OBJECT
+ public:
+  explicit Shelf(Workbench& bench, QWidget* parent = nullptr);
+  void setShown(const QString& front, const QString& back);
+
+ Q_SIGNALS:
+  void frontAsked(const QString& id);
+  void backAsked(const QString& id);
+  void sheetAsked(const QString& id);
+
+ private:
+  void rebuild();
+  void askThumbnail(Card* card, const Picture& picture);
+  void openMenu(const QString& id, const QPoint& at);
+
+  Workbench& bench_;
+  QScrollArea* scroll_;
+  QHBoxLayout* row_;
+  QList<Card*> cards_;
+  QString front_, back_;
+  QHash<QString, QImage> thumbnails_;
+  QThreadPool pool_;
+};
+
+}  // namespace zp

@@ -1,0 +1,385 @@
+#include "shell/workbench.h"
+
+#include <QDir>
+#include <QFileInfo>
+#include <QSettings>
+#include <QStandardPaths>
+
+#include "base/error.h"
+#include "base/outputs.h"
+#include "legend/class_map.h"
+#include "look/look.h"
+#include "scene/empty_edge.h"
+
+namespace fs = std::filesystem;
+
+namespace zp {
+namespace {
+
+/// Training areas and legend before and after, so that every edit can be taken back.
+class TrainingEdit : public QUndoCommand {
+ public:
+  struct State {
+    std::vector<TrainingArea> areas;
+    std::string crs;
+    Legend legend;
+    int revision;
+  };
+  TrainingEdit(Workbench& bench, State before, State after, const QString& what)
+      : QUndoCommand(what), bench_(bench), before_(std::move(before)), after_(std::move(after)) {}
+  void undo() override { bench_.restore(before_.areas, before_.crs, before_.legend, before_.revision); }
+  void redo() override { bench_.restore(after_.areas, after_.crs, after_.legend, after_.revision); }
+
+ private:
+  Workbench& bench_;
+  State before_, after_;
+};
+
+/// Empty for a file that cannot be read; the view says why when it tries.
+Legend legendOfFile(const fs::path& file) {
+  try {
+    return legendOf(RasterFile(file));
+  } catch (const std::exception&) {
+    return Legend();
+  }
+}
+
+}  // namespace
+
+Workbench::Workbench(QObject* parent) : QObject(parent) {
+  connect(&jobs_, &JobRunner::cancelled, this, [this](const QString& title) {
+    Q_EMIT notice(QString("“%1” was cancelled; nothing was left behind.").arg(title));
+  });
+}
+
+void Workbench::guarded(const std::function<void()>& action) {
+  try {
+    action();
+  } catch (const std::exception& e) {
+    Q_EMIT trouble(QString::fromUtf8(e.what()));
+  }
+}
+
+void Workbench::saved() {
+  guarded([&] { study_->save(); });
+  Q_EMIT changed();
+}
+
+QStringList Workbench::recent() {
+  QStringList list;
+  for (const auto& r : QSettings().value("recent").toStringList())
+    if (QFileInfo::exists(r + "/study.json")) list << r;
+  return list;
+}
+
+void Workbench::remember(const fs::path& folder) {
+  QStringList list = recent();
+  const QString path = q(folder.string());
+  list.removeAll(path);
+  list.prepend(path);
+  QSettings().setValue("recent", list.mid(0, 8));
+}
+
+bool Workbench::create(const QString& folder, const QString& name) {
+  bool ok = false;
+  guarded([&] {
+    Study made = Study::create(folder.toStdString(), name.toStdString());
+    close();
+    study_ = std::move(made);
+    remember(study_->folder());
+    Q_EMIT studyChanged();
+    ok = true;
+  });
+  return ok;
+}
+
+bool Workbench::open(const QString& folder) {
+  bool ok = false;
+  guarded([&] {
+    const fs::path wanted = fs::absolute(folder.toStdString()).lexically_normal();
+    if (study_ && (study_->folder() == wanted || study_->folder() / "" == wanted)) {
+      ok = true;
+      return;
+    }
+    Study opened = Study::open(wanted);
+    close();
+    study_ = std::move(opened);
+    remember(study_->folder());
+    Q_EMIT studyChanged();
+    if (!study_->notice.empty()) Q_EMIT trouble(q(study_->notice));
+    ok = true;
+  });
+  return ok;
+}
+
+bool Workbench::saveCopy(const QString& folder) {
+  bool ok = false;
+  guarded([&] {
+    study_->save();
+    study_->saveCopy(folder.toStdString());
+    Q_EMIT notice(QString("A copy is in “%1”. You go on working in the first.").arg(folder));
+    ok = true;
+  });
+  return ok;
+}
+
+void Workbench::close() {
+  jobs_.cancel();
+  undo_.clear();
+  study_.reset();
+  Q_EMIT studyChanged();
+}
+
+void Workbench::background(const QString& title, std::function<void(const Progress&)> work, std::function<void()> done) {
+  jobs_.start({title, {}, std::move(work), std::move(done), [this](const QString& sentence) { Q_EMIT trouble(sentence); }});
+}
+
+void Workbench::bringIn(const QStringList& paths, bool asOneScene) {
+  if (paths.isEmpty()) return;
+  guarded([&] {
+    if (!study_) {
+      // There is no unsaved work: files dropped on an empty window start a study of their own.
+      const QString base = QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation) + "/Zany Patch/" + QFileInfo(paths[0]).completeBaseName();
+      QString folder = base;
+      for (int n = 2; QFileInfo::exists(folder); ++n) folder = base + QString(" %1").arg(n);
+      if (!create(folder, QFileInfo(folder).fileName())) return;
+      Q_EMIT notice(QString("A new study was made in “%1”.").arg(folder));
+    }
+    std::vector<Scene> scenes;
+    if (asOneScene && paths.size() > 1) {
+      std::vector<fs::path> files;
+      for (const auto& p : paths) files.emplace_back(p.toStdString());
+      std::sort(files.begin(), files.end());
+      scenes.push_back(openScene(files));
+    } else {
+      for (const auto& p : paths) scenes.push_back(openScene(fs::path(p.toStdString())));
+    }
+    QString last;
+    for (auto& s : scenes) {
+      last = q(study_->addScene(std::move(s)));
+      Q_EMIT sceneAdded(last);
+    }
+    study_->place["scene"] = last.toStdString();
+    saved();
+    Q_EMIT currentSceneChanged();
+  });
+}
+
+void Workbench::changeScene(const QString& id, const std::function<void(Scene&)>& change) {
+  guarded([&] {
+    StudyScene* s = study_->scene(id.toStdString());
+    if (s == nullptr) return;
+    Scene copy = s->scene;
+    change(copy);
+    s->scene = std::move(copy);
+    ++s->revision;
+    saved();
+    Q_EMIT currentSceneChanged();
+  });
+}
+
+void Workbench::findEmptyEdgeOf(const QString& id) {
+  const StudyScene* s = study_->scene(id.toStdString());
+  if (s == nullptr) return;
+  const fs::path target = study_->freshFile(s->scene.name + " empty", ".tif");
+  auto count = std::make_shared<size_t>(0);
+  const Scene scene = s->scene;
+  background(
+      "Find the empty edge",
+      [scene, target, count](const Progress& progress) {
+        Outputs outputs(true);
+        *count = findEmptyEdge(scene, outputs.add(target), progress);
+        outputs.commit();
+      },
+      [this, id, target, count, scene] {
+        if (*count == 0) {
+          std::error_code ignored;
+          fs::remove(target, ignored);
+          Q_EMIT notice("There is no edge of zeros; every pixel stays in use.");
+          return;
+        }
+        changeScene(id, [&](Scene& one) { one.emptyMask = target; });
+        Q_EMIT notice(QString("%1 % of the pixels are an empty edge and set aside.").arg(decimal(100.0 * static_cast<double>(*count) / static_cast<double>(scene.grid.pixels()), 1)));
+      });
+}
+
+void Workbench::removeScene(const QString& id) {
+  std::erase_if(study_->scenes, [&](const StudyScene& s) { return s.id == id.toStdString(); });
+  saved();
+  Q_EMIT currentSceneChanged();
+}
+
+void Workbench::addOutline(const QString& layer, const QString& name) {
+  guarded([&] {
+    StudyOutline o;
+    o.layer = layer.toStdString();
+    o.name = name.toStdString();
+    readLayer(o.layer, viewCrs());
+    study_->addOutline(o);
+    saved();
+  });
+}
+
+void Workbench::showOutline(const QString& id, bool shown) {
+  for (auto& o : study_->outlines)
+    if (o.id == id.toStdString()) o.shown = shown;
+  saved();
+}
+
+void Workbench::run(const Json& step, const QString& title, std::function<void(const QString&)> then) {
+  auto product = std::make_shared<Product>();
+  background(
+      title,
+      [snapshot = *study_, step, product](const Progress& progress) { *product = runStep(snapshot, step, progress); },
+      [this, product, then] {
+        if (!study_) return;
+        const QString id = q(study_->addProduct(*product));
+        saved();
+        Q_EMIT productMade(id);
+        if (then) then(id);
+      });
+}
+
+void Workbench::bringUpToDate(const QString& id) {
+  const Product* old = study_->product(id.toStdString());
+  if (old == nullptr) return;
+  // What it was made from comes first.
+  for (const auto& i : old->inputs)
+    if (const auto* up = study_->product(i.id); up != nullptr && study_->outOfDate(*up)) bringUpToDate(q(i.id));
+  auto product = std::make_shared<Product>();
+  const std::string wanted = id.toStdString();
+  // The study is copied when the job starts, after the ones before it have ended.
+  auto snapshot = std::make_shared<std::optional<Study>>();
+  jobs_.start({
+      QString("Bring %1 up to date").arg(q(old->name)),
+      [this, snapshot] { *snapshot = study_; },
+      [snapshot, wanted, product](const Progress& progress) {
+        const auto& copy = *snapshot;
+        if (!copy || copy->product(wanted) == nullptr) return;
+        const Product before = *copy->product(wanted);
+        *product = runStep(*copy, before.step, progress, &before);
+      },
+      [this, wanted, product] {
+        Product* at = study_ ? study_->product(wanted) : nullptr;
+        if (at == nullptr || product->id.empty()) return;
+        *at = *product;
+        saved();
+        Q_EMIT productMade(q(wanted));
+      },
+      [this](const QString& sentence) { Q_EMIT trouble(sentence); }});
+}
+
+void Workbench::renameProduct(const QString& id, const QString& name) {
+  if (auto* p = study_->product(id.toStdString()); p != nullptr && !name.trimmed().isEmpty()) {
+    p->name = name.trimmed().toStdString();
+    saved();
+  }
+}
+
+void Workbench::toBin(const QString& id) {
+  class BinEdit : public QUndoCommand {
+   public:
+    BinEdit(Workbench& b, std::string product, const QString& what) : QUndoCommand(what), bench(b), id(std::move(product)) {}
+    void redo() override {
+      bench.guarded([&] {
+        kept = bench.study_->toBin(id);
+        bench.saved();
+      });
+    }
+    void undo() override {
+      bench.guarded([&] {
+        bench.study_->fromBin(kept);
+        bench.saved();
+      });
+    }
+    Workbench& bench;
+    std::string id;
+    Product kept;
+  };
+  if (const auto* p = study_->product(id.toStdString()))
+    undo_.push(new BinEdit(*this, p->id, QString("Move %1 to the bin").arg(q(p->name))));
+}
+
+void Workbench::setTraining(const std::vector<TrainingArea>& areas, const std::string& crs, const QString& what) {
+  undo_.push(new TrainingEdit(*this, {study_->training, study_->trainingCrs, study_->legend, study_->trainingRevision},
+                              {areas, crs, legendOf(areas, study_->legend), nextTrainingRevision()}, what));
+}
+
+void Workbench::setLegend(const Legend& legend, const QString& what) {
+  undo_.push(new TrainingEdit(*this, {study_->training, study_->trainingCrs, study_->legend, study_->trainingRevision},
+                              {study_->training, study_->trainingCrs, legend, nextTrainingRevision()}, what));
+}
+
+void Workbench::restore(const std::vector<TrainingArea>& areas, const std::string& crs, const Legend& legend, int revision) {
+  study_->legend = legend;
+  study_->setTraining(areas, crs);
+  // Taken back to a state that products were made from, they are up to date again.
+  study_->trainingRevision = revision;
+  saved();
+}
+
+int Workbench::nextTrainingRevision() {
+  const int next = std::max(study_->trainingRevision, study_->place.value("training-revisions", 0)) + 1;
+  study_->place["training-revisions"] = next;
+  return next;
+}
+
+void Workbench::setPlace(const std::string& key, const Json& value) {
+  if (!study_ || (study_->place.contains(key) && study_->place[key] == value)) return;
+  study_->place[key] = value;
+  guarded([&] { study_->save(); });
+}
+
+Json Workbench::place(const std::string& key) const {
+  return study_ && study_->place.contains(key) ? study_->place[key] : Json();
+}
+
+Picture Workbench::pictureOf(const QString& id) const {
+  if (!study_) return {};
+  if (const auto* s = study_->scene(id.toStdString())) {
+    const auto can = compositesOf(s->scene);
+    if (can.empty() || s->scene.bands.size() < 3) {
+      const std::string band = s->scene.bands[0].role.empty() ? s->scene.bands[0].name : s->scene.bands[0].role;
+      return compositePicture(s->id, s->scene, {0, 0, 0}, q(band));
+    }
+    std::array<size_t, 3> bands{};
+    for (size_t i = 0; i < 3; ++i) bands[i] = static_cast<size_t>(s->scene.bandOf(can[0].roles[i]));
+    return compositePicture(s->id, s->scene, bands, q(can[0].title));
+  }
+  const auto* p = study_->product(id.toStdString());
+  if (p == nullptr || (p->kind != ProductKind::Index && p->kind != ProductKind::ClassMap)) return {};
+  Picture picture;
+  picture.of = p->id;
+  picture.title = q(p->name);
+  picture.detail = niceDate(p->date);
+  picture.file = p->file;
+  picture.key = QString("p/%1/%2/%3").arg(q(p->id)).arg(p->revision).arg(q(p->file.string()));
+  picture.kind = p->kind == ProductKind::Index ? Picture::Kind::Index : Picture::Kind::Classes;
+  picture.ramp = p->ramp;
+  if (p->kind == ProductKind::ClassMap) picture.legend = legendOfFile(p->file);
+  return picture;
+}
+
+const StudyScene* Workbench::currentScene() const {
+  if (!study_ || study_->scenes.empty()) return nullptr;
+  if (const auto chosen = place("scene"); chosen.is_string())
+    if (const auto* s = study_->scene(chosen.get<std::string>())) return s;
+  const StudyScene* best = nullptr;
+  for (const auto& s : study_->scenes)
+    if (s.scene.bandOf("nir") >= 0 && (best == nullptr || s.scene.date >= best->scene.date)) best = &s;
+  return best != nullptr ? best : &study_->scenes.front();
+}
+
+void Workbench::setCurrentScene(const QString& id) {
+  setPlace("scene", id.toStdString());
+  Q_EMIT currentSceneChanged();
+}
+
+std::string Workbench::viewCrs() const {
+  if (!study_) return "";
+  for (const auto& s : study_->scenes)
+    if (!s.scene.grid.crs.empty()) return s.scene.grid.crs;
+  return "";
+}
+
+}  // namespace zp

@@ -1,0 +1,85 @@
+#pragma once
+#include <QObject>
+#include <QUndoStack>
+#include <optional>
+
+#include "shell/job_runner.h"
+#include "study/step.h"
+#include "view/picture.h"
+
+namespace zp {
+
+/// The study one works on, with everything that happens to it: steps are run, saved and told to the
+/// window from here. The window's widgets ask it and listen to it; they never change the study
+/// themselves.
+class Workbench : public QObject {
+  Q_OBJECT
+ public:
+  explicit Workbench(QObject* parent = nullptr);
+
+  bool hasStudy() const { return study_.has_value(); }
+  const Study& study() const { return *study_; }
+  JobRunner& jobs() { return jobs_; }
+  QUndoStack& undo() { return undo_; }
+
+  // Each says what went wrong through `trouble`, and then returns false.
+  bool create(const QString& folder, const QString& name);
+  bool open(const QString& folder);
+  bool saveCopy(const QString& folder);
+  void close();
+  static QStringList recent();
+
+  /// Brings in each path as a scene, or several one-band files as one; checks for an empty edge.
+  void bringIn(const QStringList& paths, bool asOneScene);
+  void changeScene(const QString& id, const std::function<void(Scene&)>& change);
+  void findEmptyEdgeOf(const QString& id);
+  void removeScene(const QString& id);
+  void addOutline(const QString& layer, const QString& name);
+  void showOutline(const QString& id, bool shown);
+
+  /// Runs a step as a job and adds its product; `then` gets its id.
+  void run(const Json& step, const QString& title, std::function<void(const QString&)> then = {});
+  void bringUpToDate(const QString& id);
+  void renameProduct(const QString& id, const QString& name);
+  void toBin(const QString& id);
+
+  void setTraining(const std::vector<TrainingArea>& areas, const std::string& crs, const QString& what);
+  void setLegend(const Legend& legend, const QString& what);
+  /// A step back or forth: swaps training and legend in.
+  void restore(const std::vector<TrainingArea>& areas, const std::string& crs, const Legend& legend, int revision);
+
+  void setPlace(const std::string& key, const Json& value);
+  Json place(const std::string& key) const;
+
+  /// A background job of any kind, with its troubles told.
+  void background(const QString& title, std::function<void(const Progress&)> work, std::function<void()> done);
+
+  /// The scene or product as a picture; empty when it is none.
+  Picture pictureOf(const QString& id) const;
+  /// The scene that the stages work on: the chosen one, else the newest optical one.
+  const StudyScene* currentScene() const;
+  void setCurrentScene(const QString& id);
+  /// The system the view is in.
+  std::string viewCrs() const;
+
+ Q_SIGNALS:
+  void studyChanged();            // another study, or none
+  void changed();                 // something in the study
+  void productMade(const QString& id);
+  void sceneAdded(const QString& id);
+  void currentSceneChanged();
+  void trouble(const QString& sentence);
+  void notice(const QString& sentence);
+
+ private:
+  void saved();
+  void guarded(const std::function<void()>& action);
+  int nextTrainingRevision();
+  void remember(const std::filesystem::path& folder);
+
+  std::optional<Study> study_;
+  JobRunner jobs_;
+  QUndoStack undo_;
+};
+
+}  // namespace zp

@@ -1,0 +1,122 @@
+#pragma once
+#include <QWidget>
+
+#include "outline/layer.h"
+#include "view/tile_store.h"
+
+namespace zp {
+
+/// A vector shape over the pictures.
+struct ViewShape {
+  Shape shape;
+  QColor colour;
+  bool dashed = false, filled = false, chosen = false;
+  QString label;
+};
+
+/// A point over the pictures: planned, right (small disc) or wrong (ring around a dot).
+struct ViewPoint {
+  Place place;
+  QColor colour, ring;  // ring valid: wrong
+  bool chosen = false;
+};
+
+/// The view: a front and a back picture, whole or parted by the curtain, with outlines and points
+/// over both. x grows to the right and y upwards, in the view's reference system.
+class MapView : public QWidget {
+  Q_OBJECT
+ public:
+  enum class Tool { Look, DrawArea };
+
+  explicit MapView(TileStore& tiles, QWidget* parent = nullptr);
+
+  void setCrs(const std::string& crs);
+  const std::string& crs() const { return crs_; }
+  void setFront(const Picture& p);
+  void setBack(const Picture& p);
+  const Picture& front() const { return front_; }
+  const Picture& back() const { return back_; }
+  void setCurtain(bool on);
+  bool curtain() const { return curtainOn_; }
+  void setShapes(std::vector<ViewShape> shapes);
+  void setPoints(std::vector<ViewPoint> points);
+  void setTool(Tool tool);
+  Tool tool() const { return tool_; }
+  void setEmptyText(const QString& title, const QString& text);
+  /// Marks a square of `size` map units around a place (labelling).
+  void setMark(Place centre, double size);
+  /// Only the picture: no titles, key or curtain (labelling).
+  void setBare(bool bare) { bare_ = bare; }
+
+  void fit();
+  void zoomTo(const Extent& extent);
+  void setCentre(Place centre, double unitsPerPixel);
+  Place centre() const { return centre_; }
+  double unitsPerPixel() const { return scale_; }
+  Extent visible() const;
+  Place toMap(QPointF p) const;
+  QPointF toScreen(Place p) const;
+  /// Every tile of what is shown has been painted.
+  bool complete() const;
+
+ Q_SIGNALS:
+  void hovered(zp::Place place);
+  void left();
+  void clicked(zp::Place place);
+  void areaDrawn(const zp::Ring& ring);
+  void toolChanged();
+  void moved();
+  void swapAsked();
+  void onlyClassAsked(int code);
+  void filesDropped(const QStringList& files);
+
+ protected:
+  void paintEvent(QPaintEvent*) override;
+  void resizeEvent(QResizeEvent*) override;
+  void mousePressEvent(QMouseEvent*) override;
+  void mouseMoveEvent(QMouseEvent*) override;
+  void mouseReleaseEvent(QMouseEvent*) override;
+  void mouseDoubleClickEvent(QMouseEvent*) override;
+  void wheelEvent(QWheelEvent*) override;
+  void keyPressEvent(QKeyEvent*) override;
+  void keyReleaseEvent(QKeyEvent*) override;
+  void leaveEvent(QEvent*) override;
+
+ private:
+  using Wanted = std::vector<std::pair<Picture, TileId>>;
+  void paintPicture(QPainter& p, const Picture& picture, const QRect& clip, Wanted& wanted);
+  void paintShapes(QPainter& p);
+  void paintPoints(QPainter& p);
+  void paintDrawing(QPainter& p);
+  void paintTitles(QPainter& p);
+  void paintKey(QPainter& p, const Picture& picture, bool atRight, int top);
+  void paintScaleBar(QPainter& p);
+  void paintCurtain(QPainter& p);
+  void paintEmpty(QPainter& p);
+  void zoomBy(double factor, QPointF around);
+  double metresPerUnit() const;
+  bool nearCurtain(QPointF p) const;
+  int curtainX() const { return static_cast<int>(width() * curtainAt_); }
+  void changed();
+
+  TileStore& tiles_;
+  std::string crs_;
+  Picture front_, back_;
+  bool curtainOn_ = false, peeking_ = false, bare_ = false, fitted_ = false;
+  double curtainAt_ = 0.5;
+  Place centre_;
+  double scale_ = 1;
+  std::vector<ViewShape> shapes_;
+  std::vector<ViewPoint> points_;
+  Tool tool_ = Tool::Look;
+  Ring drawing_;
+  QPointF pressed_, mouse_;
+  Place pressedCentre_;
+  bool panning_ = false, draggingCurtain_ = false, pressedHere_ = false;
+  QString emptyTitle_, emptyText_;
+  std::optional<Place> mark_;
+  double markSize_ = 0;
+  std::vector<std::pair<QRectF, int>> keyRows_;
+};
+
+}  // namespace zp

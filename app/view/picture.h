@@ -1,0 +1,73 @@
+#pragma once
+#include <QImage>
+#include <QRectF>
+#include <QString>
+#include <array>
+#include <memory>
+#include <optional>
+
+#include "grid/crs.h"
+#include "index/formula.h"
+#include "index/histogram.h"
+#include "legend/legend.h"
+#include "scene/band_reader.h"
+
+namespace zp {
+
+/// Something the view can show. `key` names its pixels: pictures with the same key look the same.
+struct Picture {
+  enum class Kind { None, Composite, Formula, Index, Classes };
+  Kind kind = Kind::None;
+  QString key, title, detail;
+  std::string of;                 // id of the scene or product
+  Scene scene;                    // Composite, Formula
+  std::array<size_t, 3> bands{};  // Composite: as red, green, blue; three times the same is one band
+  Formula formula;                // Formula
+  std::filesystem::path file;     // Index, Classes
+  std::string ramp = "grey";
+  Legend legend;                  // Classes
+  int onlyClass = 0;              // Classes: show this one alone; 0 all
+  bool decibels = false;          // Composite of backscatter in power
+
+  bool none() const { return kind == Kind::None; }
+  bool singleBand() const { return bands[0] == bands[1] && bands[1] == bands[2]; }
+};
+
+Picture compositePicture(const std::string& id, const Scene& scene, std::array<size_t, 3> bands,
+                         const QString& title);
+
+/// Values at which a picture is darkest and brightest, channel by channel.
+struct Stretch {
+  std::array<float, 3> low{0, 0, 0}, high{1, 1, 1};
+};
+
+/// Values of a picture over the whole scene or file, coarsely: for the stretch, the range and the
+/// histogram of a preview.
+struct Overview {
+  Stretch stretch;
+  Histogram histogram;  // of the first channel
+};
+
+/// A piece of the map: centre-to-edge in map units, so that x grows to the right and y upwards.
+struct MapPiece {
+  double left = 0, top = 0, unitsPerPixel = 1;
+  int width = 0, height = 0;
+};
+
+/// Paints pictures; reads files. One a thread.
+class PicturePainter {
+ public:
+  /// Error in words when a file cannot be read.
+  Overview overview(const Picture& picture);
+  /// ARGB, transparent where there is no data. `crs` is that of the piece; "" takes the picture's.
+  QImage paint(const Picture& picture, const Stretch& stretch, const MapPiece& piece, const std::string& crs);
+
+ private:
+  struct Source;
+  Source& source(const Picture& picture);
+  std::vector<std::pair<QString, std::shared_ptr<Source>>> open_;  // latest last
+};
+
+Grid gridOf(const Picture& picture);
+
+}  // namespace zp

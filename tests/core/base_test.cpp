@@ -1,0 +1,118 @@
+#include <fstream>
+
+#include "base/json.h"
+#include "base/outputs.h"
+#include "base/random.h"
+#include "base/text.h"
+#include "support/rasters.h"
+
+namespace zp {
+namespace {
+
+using testing::Folder;
+using testing::sentenceOf;
+
+void put(const std::filesystem::path& file, const std::string& text) { std::ofstream(file) << text; }
+
+TEST(Outputs, AppearTogetherOrNotAtAll) {
+  Folder folder;
+  {
+    Outputs outputs(false);
+    put(outputs.add(folder / "a"), "1");
+    put(outputs.add(folder / "b"), "2");
+    EXPECT_FALSE(std::filesystem::exists(folder / "a"));
+  }
+  EXPECT_TRUE(folder.names().empty());
+  Outputs outputs(false);
+  put(outputs.add(folder / "a"), "1");
+  put(outputs.add(folder / "b"), "2");
+  outputs.commit();
+  EXPECT_EQ(folder.names(), (std::vector<std::string>{"a", "b"}));
+}
+
+TEST(Outputs, RefuseWhatWouldBeLost) {
+  Folder folder;
+  put(folder / "here", "old");
+  EXPECT_NE(sentenceOf([&] { Outputs(false).add(folder / "here"); }).find("exists already"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { Outputs(true).add(folder / "here", {folder / "here"}); }).find("is an input too"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { Outputs(true).add(folder / "no/x"); }).find("does not exist"), std::string::npos);
+  Outputs twice(true);
+  twice.add(folder / "x");
+  EXPECT_NE(sentenceOf([&] { twice.add(folder / "x"); }).find("named twice"), std::string::npos);
+  EXPECT_EQ(testing::textOf(folder / "here"), "old");
+}
+
+TEST(Outputs, ReplacingKeepsTheOldOneWhenTheNewFails) {
+  Folder folder;
+  put(folder / "a", "old");
+  {
+    Outputs outputs(true);
+    put(outputs.add(folder / "a"), "half of the n");
+  }
+  EXPECT_EQ(testing::textOf(folder / "a"), "old");
+  Outputs outputs(true);
+  put(outputs.add(folder / "a"), "new");
+  outputs.commit();
+  EXPECT_EQ(testing::textOf(folder / "a"), "new");
+  EXPECT_EQ(folder.names().size(), 1u);
+}
+
+TEST(Outputs, SweepWhatAKilledRunLeft) {
+  Folder folder;
+  put(folder / ".zpatch-4000000-0-map.tif", "left behind");  // no process has so high a number
+  Outputs outputs(false);
+  outputs.add(folder / "x");
+  EXPECT_TRUE(folder.names().empty());
+}
+
+TEST(Text, ShortestFormReadsBack) {
+  for (double v : {0.1, 1.0 / 3, -2.5e-300, 123456789.125}) EXPECT_EQ(parseNumber(shortest(v)), v);
+  EXPECT_EQ(shortest(std::nan("")), "");
+  EXPECT_FALSE(parseNumber("1,5"));
+  EXPECT_FALSE(parseNumber("inf"));
+  EXPECT_FALSE(parseNumber(""));
+}
+
+TEST(Text, NaturalOrder) {
+  EXPECT_TRUE(naturalLess("band2", "band10"));
+  EXPECT_FALSE(naturalLess("band10", "band2"));
+  EXPECT_TRUE(naturalLess("a", "b"));
+  EXPECT_FALSE(naturalLess("a", "a"));
+}
+
+TEST(Text, NearestNameOnlyWhenNear) {
+  EXPECT_EQ(nearestName("redd", {"red", "green", "nir"}), "red");
+  EXPECT_EQ(nearestName("NIR", {"red", "green", "nir"}), "nir");
+  EXPECT_EQ(nearestName("temperature", {"red", "nir"}), "");
+}
+
+TEST(Text, CsvQuotes) {
+  EXPECT_EQ(csvField("plain", ','), "plain");
+  EXPECT_EQ(csvField("a,b", ','), "\"a,b\"");
+  EXPECT_EQ(csvField("a,b", ';'), "a,b");
+  EXPECT_EQ(csvField("say \"x\"", ','), "\"say \"\"x\"\"\"");
+}
+
+TEST(Json, NamesLineAndColumn) {
+  const std::string s = sentenceOf([] { parseJson("{\n  \"a\": 1,\n  b\n}", "file"); });
+  EXPECT_NE(s.find("line 3, column 3"), std::string::npos) << s;
+}
+
+TEST(Json, RefusesDepthFormatAndNewerVersions) {
+  Folder folder;
+  EXPECT_NE(sentenceOf([] { parseJson(std::string(100, '[') + std::string(100, ']'), "deep"); }).find("nested deeper"), std::string::npos);
+  put(folder / "f.json", R"({"format": "other", "version": 1})");
+  EXPECT_NE(sentenceOf([&] { readJson(folder / "f.json", "zany-patch-legend"); }).find("is not a zany-patch-legend"), std::string::npos);
+  put(folder / "f.json", R"({"format": "zany-patch-legend", "version": 9})");
+  EXPECT_NE(sentenceOf([&] { readJson(folder / "f.json", "zany-patch-legend"); }).find("newer"), std::string::npos);
+}
+
+TEST(Random, BelowIsEven) {
+  Random random(7);
+  std::vector<int> counts(6);
+  for (int i = 0; i < 60000; ++i) ++counts[random.below(6)];
+  for (int c : counts) EXPECT_NEAR(c, 10000, 450);  // four and a half standard deviations
+}
+
+}  // namespace
+}  // namespace zp

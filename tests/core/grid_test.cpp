@@ -1,0 +1,174 @@
+#include <cmath>
+#include <fstream>
+#include <numbers>
+
+#include "grid/pixel_area.h"
+#include "legend/class_map.h"
+#include "support/rasters.h"
+
+namespace zp {
+namespace {
+
+using namespace zp::testing;
+
+TEST(Grid, ToMapAndBack) {
+  Grid g = metricGrid(100, 50);
+  g.transform = {500000, 8, 3, 5000000, 2, -9};  // turned
+  const Place p = g.toPixel(g.toMap(12.25, 33.5));
+  EXPECT_NEAR(p.x, 12.25, 1e-9);
+  EXPECT_NEAR(p.y, 33.5, 1e-9);
+}
+
+TEST(Grid, WindowsCoverEveryPixelOnce) {
+  for (const auto& [bw, bh, budget] : {std::tuple{701, 1, 10000}, {256, 256, 100000}, {256, 256, 1000000}, {64, 64, 1}}) {
+    const Grid g = metricGrid(701, 533);
+    size_t pixels = 0;
+    int lastY = 0;
+    for (const auto& w : planWindows(g, bw, bh, static_cast<size_t>(budget))) {
+      pixels += w.pixels();
+      EXPECT_LE(w.x + w.width, g.width);
+      EXPECT_LE(w.y + w.height, g.height);
+      EXPECT_GE(w.y, lastY);
+      lastY = w.y;
+    }
+    EXPECT_EQ(pixels, g.pixels());
+  }
+}
+
+TEST(PixelArea, MetricFeetAndNone) {
+  Grid g = metricGrid(3, 2, 10);
+  EXPECT_EQ(pixelAreas(g), (std::vector<double>{100, 100}));
+  g.crs = crsFrom("EPSG:2263");  // US survey feet
+  const double foot = 1200.0 / 3937;
+  EXPECT_NEAR(pixelAreas(g)[0], 100 * foot * foot, 1e-9);
+  g.crs.clear();
+  EXPECT_TRUE(pixelAreas(g).empty());
+}
+
+TEST(PixelArea, GeographicRowsSumToTheEllipsoid) {
+  Grid g;
+  g.width = 360, g.height = 180;
+  g.transform = {-180, 1, 0, 90, 0, -1};
+  g.georeferenced = true;
+  g.crs = crsFrom("EPSG:4326");
+  double sum = 0;
+  for (double a : pixelAreas(g)) sum += 360 * a;
+  // Surface of the WGS 84 ellipsoid, from the closed form of its two axes.
+  const double a = 6378137.0, f = 1 / 298.257223563, e = std::sqrt(f * (2 - f));
+  const double whole = 2 * std::numbers::pi * a * a * (1 + (1 - e * e) / e * std::atanh(e));
+  EXPECT_NEAR(sum / whole, 1, 1e-12);
+}
+
+TEST(RasterFile, NoDataIsComparedInTheFilesOwnType) {
+  Folder folder;
+  const Grid g = metricGrid(3, 1);
+  writeFloats(folder / "f.tif", g, {{-3.4028235e38f, 1.5f, -9999}}, {}, -3.4028234663852886e38);
+  const auto v = readFloats(folder / "f.tif");
+  EXPECT_TRUE(std::isnan(v[0]));
+  EXPECT_EQ(v[1], 1.5f);
+  EXPECT_EQ(v[2], -9999);
+  writeCodes(folder / "i.tif", g, {65535, 0, 7}, NumberType::UInt16, 65535);
+  const auto i = readFloats(folder / "i.tif");
+  EXPECT_TRUE(std::isnan(i[0]));
+  EXPECT_EQ(i[1], 0);
+}
+
+TEST(RasterFile, ScaleAndOffset) {
+  Folder folder;
+  RasterSpec spec;
+  spec.grid = metricGrid(2, 1);
+  spec.type = NumberType::UInt16;
+  spec.nodata = 0;
+  spec.bands.resize(1);
+  spec.bands[0].scale = 0.0000275;
+  spec.bands[0].offset = -0.2;
+  RasterWriter writer(folder / "s.tif", spec);
+  writer.writeCodes(1, {0, 0, 2, 1}, {0, 20000});
+  writer.finish();
+  const auto v = readFloats(folder / "s.tif");
+  EXPECT_TRUE(std::isnan(v[0]));
+  EXPECT_EQ(v[1], static_cast<float>(20000 * 0.0000275 - 0.2));
+}
+
+TEST(RasterFile, BadInputIsSaidInOneSentence) {
+  Folder folder;
+  std::ofstream(folder / "text.tif") << "not a raster";
+  EXPECT_NE(sentenceOf([&] { RasterFile(folder / "text.tif"); }).find("is not a raster"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { RasterFile(folder / "none.tif"); }).find("does not exist"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { RasterFile("/vsicurl/x.tif"); }).find("not a local file"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { RasterFile("https://a.example/x.tif"); }).find("not a local file"), std::string::npos);
+}
+
+TEST(RasterFile, ATruncatedFileIsFoundOut) {
+  Folder folder;
+  std::vector<float> noise(600 * 600);
+  for (size_t i = 0; i < noise.size(); ++i) noise[i] = static_cast<float>((i * 7919) % 10007);
+  writeFloats(folder / "t.tif", metricGrid(600, 600), {noise});
+  std::filesystem::resize_file(folder / "t.tif", std::filesystem::file_size(folder / "t.tif") / 2);
+  const std::string s = sentenceOf([&] { readFloats(folder / "t.tif"); });
+  EXPECT_TRUE(s.find("damaged") != std::string::npos || s.find("is not a raster") != std::string::npos) << s;
+}
+
+TEST(RasterFile, AVirtualRasterCannotReachTheNetwork) {
+  Folder folder;
+  std::ofstream(folder / "v.vrt") << R"(<VRTDataset rasterXSize="2" rasterYSize="2"><VRTRasterBand dataType="Byte" band="1">
+<SimpleSource><SourceFilename relativeToVRT="0">/vsicurl/http://127.0.0.1:9/x.tif</SourceFilename><SourceBand>1</SourceBand>
+</SimpleSource></VRTRasterBand></VRTDataset>)";
+  EXPECT_NE(sentenceOf([&] { RasterFile(folder / "v.vrt"); }), "");
+}
+
+TEST(ClassMap, CarriesNamesAndColours) {
+  Folder folder;
+  Legend legend;
+  legend.add({3, "Saltmarsh", colourFrom("#928e5c"), "", {}});
+  legend.add({7, "Ploughland", colourFrom("#d8b074"), "", {}});
+  RasterWriter writer(folder / "m.tif", classMapSpec(metricGrid(4, 1), legend, "cover"));
+  writer.writeCodes(1, {0, 0, 4, 1}, {3, 7, 7, 0});
+  writer.finish();
+  std::filesystem::remove(folder / "m.tif.aux.xml");  // names are kept in the file itself too
+  const Legend back = legendOf(RasterFile(folder / "m.tif"));
+  ASSERT_EQ(back.classes.size(), 2u);
+  EXPECT_EQ(back.find(3)->name, "Saltmarsh");
+  EXPECT_EQ(colourText(back.find(7)->colour), "#d8b074");
+  const auto areas = classAreas(folder / "m.tif");
+  ASSERT_EQ(areas.size(), 2u);
+  EXPECT_EQ(areas[1].pixels, 2u);
+  EXPECT_EQ(areas[1].area, 200);
+}
+
+TEST(ClassMap, CodesAbove255AndClassesWithoutPixels) {
+  Folder folder;
+  Legend legend;
+  legend.addMissing(300, "Far");
+  legend.addMissing(2, "Near");
+  RasterWriter writer(folder / "m.tif", classMapSpec(metricGrid(2, 1), legend, "cover"));
+  writer.writeCodes(1, {0, 0, 2, 1}, {300, 300});
+  writer.finish();
+  const auto areas = classAreas(folder / "m.tif");
+  ASSERT_EQ(areas.size(), 2u);
+  EXPECT_EQ(areas[0].name, "Near");
+  EXPECT_EQ(areas[0].pixels, 0u);
+  EXPECT_EQ(areas[1].pixels, 2u);
+}
+
+TEST(Legend, RefusesWrongCodesAndColours) {
+  Legend legend;
+  legend.addMissing(1, "a");
+  EXPECT_NE(sentenceOf([&] { legend.add({1, "b", {}, "", {}}); }).find("already"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { legend.add({70000, "b", {}, "", {}}); }).find("1 to 65535"), std::string::npos);
+  EXPECT_NE(sentenceOf([] { colourFrom("#12345"); }).find("#rrggbb"), std::string::npos);
+  EXPECT_NE(sentenceOf([] { classCode("2.5", "row 1"); }).find("row 1"), std::string::npos);
+  EXPECT_EQ(classCode("4.0", ""), 4);
+}
+
+TEST(Legend, FileAndBack) {
+  Folder folder;
+  Legend legend;
+  legend.add({5, "Osier bed", colourFrom("#689658"), "Willow", {{"young"}, {"old"}}});
+  writeLegend(folder / "l.json", legend);
+  const Legend back = readLegend(folder / "l.json");
+  EXPECT_EQ(toJson(back), toJson(legend));
+}
+
+}  // namespace
+}  // namespace zp

@@ -1,0 +1,283 @@
+#include <oneapi/tbb/global_control.h>
+
+#include <Eigen/Dense>
+#include <cmath>
+
+#include "base/random.h"
+#include "legend/class_map.h"
+#include "mapping/distance_kernel.h"
+#include "mapping/make_map.h"
+#include "mapping/maximum_likelihood.h"
+#include "mapping/minimum_distance.h"
+#include "support/rasters.h"
+
+namespace zp {
+namespace {
+
+using namespace zp::testing;
+
+double bellOf(Random& random) {
+  double s = -6;
+  for (int i = 0; i < 12; ++i) s += random.uniform();
+  return s;
+}
+
+/// Signatures with random full covariances, overlapping so that many pixels are near a boundary.
+SignatureSet randomSignatures(size_t bands, size_t classes, uint64_t seed) {
+  Random random(seed);
+  SignatureSet set;
+  for (size_t b = 0; b < bands; ++b) set.bands.push_back("b" + std::to_string(b));
+  const auto n = static_cast<Eigen::Index>(bands);
+  for (size_t c = 0; c < classes; ++c) {
+    Signature s;
+    s.code = static_cast<int>(c) * 3 + 1;
+    s.name = "c" + std::to_string(c);
+    s.pixels = 1000;
+    s.mean = Eigen::VectorXd(n);
+    Eigen::MatrixXd a(n, n);
+    for (Eigen::Index i = 0; i < n; ++i) {
+      s.mean[i] = 0.2 + 0.03 * bellOf(random);
+      for (Eigen::Index j = 0; j < n; ++j) a(i, j) = 0.02 * bellOf(random);
+    }
+    s.covariance = a * a.transpose() + 1e-4 * Eigen::MatrixXd::Identity(n, n);
+    s.min = s.max = s.mean;
+    set.classes.push_back(s);
+  }
+  return set;
+}
+
+/// Written straight from the textbook, in double precision.
+int likelihoodByHand(const SignatureSet& set, const Eigen::VectorXd& x, const std::vector<double>& priors) {
+  double best = -1e300;
+  int code = 0;
+  for (size_t c = 0; c < set.classes.size(); ++c) {
+    const auto& s = set.classes[c];
+    const Eigen::VectorXd d = x - s.mean;
+    const double g = std::log(priors[c]) - 0.5 * std::log(s.covariance.determinant()) - 0.5 * d.dot(s.covariance.inverse() * d);
+    if (g > best) best = g, code = s.code;
+  }
+  return code;
+}
+
+TEST(MaximumLikelihood, AgreesWithADirectDoubleEvaluation) {
+  for (size_t bands : {1u, 2u, 5u, 8u, 13u}) {
+    const SignatureSet set = randomSignatures(bands, 7, 40 + bands);
+    MethodOptions options;
+    std::vector<double> priors(7, 1.0 / 7);
+    if (bands == 5) {
+      const double shares[] = {0.3, 0.1, 0.05, 0.2, 0.15, 0.1, 0.1};
+      for (size_t c = 0; c < 7; ++c) priors[c] = shares[c], options.priors[set.classes[c].code] = shares[c] * 10;
+    }
+    const MaximumLikelihood method(set, options);
+    Random random(bands);
+    constexpr size_t n = 20003;  // not a whole number of vectors
+    std::vector<std::vector<float>> x(bands, std::vector<float>(n));
+    for (auto& band : x)
+      for (auto& v : band) v = static_cast<float>(0.2 + 0.06 * bellOf(random));
+    std::vector<const float*> pointers;
+    for (auto& band : x) pointers.push_back(band.data());
+    std::vector<uint16_t> codes(n);
+    method.classify(pointers, n, codes.data());
+    size_t differ = 0;
+    for (size_t i = 0; i < n; ++i) {
+      Eigen::VectorXd v(static_cast<Eigen::Index>(bands));
+      for (size_t b = 0; b < bands; ++b) v[static_cast<Eigen::Index>(b)] = x[b][i];
+      differ += codes[i] != likelihoodByHand(set, v, priors) ? 1 : 0;
+    }
+    EXPECT_LE(differ, 2u) << bands << " bands";  // 99.99 %
+  }
+}
+
+TEST(MaximumLikelihood, BaselineAndV3Agree) {
+  if (!__builtin_cpu_supports("avx2")) GTEST_SKIP() << "this machine has no AVX2";
+  const SignatureSet set = randomSignatures(8, 8, 99);
+  std::vector<float> means, whitening, offsets;
+  for (const auto& s : set.classes) {
+    const Eigen::MatrixXd inverse = Eigen::MatrixXd(s.covariance.llt().matrixL()).inverse();
+    for (int b = 0; b < 8; ++b) means.push_back(static_cast<float>(s.mean[b]));
+    for (int r = 0; r < 8; ++r)
+      for (int c = 0; c <= r; ++c) whitening.push_back(static_cast<float>(inverse(r, c)));
+    offsets.push_back(0);
+  }
+  const DistanceModel m{8, 8, means.data(), whitening.data(), offsets.data()};
+  Random random(4);
+  constexpr size_t n = 50000;
+  std::vector<std::vector<float>> x(8, std::vector<float>(n));
+  const float* bands[8];
+  for (size_t b = 0; b < 8; ++b) {
+    for (auto& v : x[b]) v = static_cast<float>(0.2 + 0.06 * bellOf(random));
+    bands[b] = x[b].data();
+  }
+  std::vector<int16_t> a(n), b(n);
+  std::vector<float> da(n), db(n);
+  baseline::likelihood(m, bands, n, a.data(), da.data());
+  v3::likelihood(m, bands, n, b.data(), db.data());
+  size_t differ = 0;
+  for (size_t i = 0; i < n; ++i) differ += a[i] != b[i] ? 1 : 0;
+  EXPECT_LE(differ, n / 10000);
+}
+
+TEST(MaximumLikelihood, RejectsAndLeavesEmptyPixelsEmpty) {
+  SignatureSet set = randomSignatures(2, 2, 1);
+  set.classes[0].mean << 0, 0;
+  set.classes[1].mean << 10, 10;
+  for (auto& c : set.classes) c.covariance = Eigen::MatrixXd::Identity(2, 2);
+  MethodOptions options;
+  options.set("reject", "3");
+  const std::vector<float> a{0, 10, 2.9f, 3.1f, NAN, 5}, b{0, 10, 0, 0, 0, 5};
+  std::vector<uint16_t> codes(6);
+  MaximumLikelihood(set, options).classify({a.data(), b.data()}, 6, codes.data());
+  EXPECT_EQ(codes, (std::vector<uint16_t>{1, 4, 1, 0, 0, 0}));
+  MaximumLikelihood(set, {}).classify({a.data(), b.data()}, 6, codes.data());
+  EXPECT_EQ(codes[3], 1);
+  EXPECT_EQ(codes[4], 0);
+  EXPECT_EQ(codes[5], 1);  // a tie goes to the first class
+}
+
+TEST(MinimumDistance, ByHand) {
+  SignatureSet set = randomSignatures(2, 3, 1);
+  set.classes[0].mean << 0, 0;
+  set.classes[1].mean << 4, 0;
+  set.classes[2].mean << 0, 4;
+  for (auto& c : set.classes) c.pixels = 1;  // needs no covariance
+  const std::vector<float> a{1, 3, 0, 2, 50}, b{1, 0, 3, 0, 0};
+  std::vector<uint16_t> codes(5);
+  MinimumDistance(set, {}).classify({a.data(), b.data()}, 5, codes.data());
+  EXPECT_EQ(codes, (std::vector<uint16_t>{1, 4, 7, 1, 4}));
+  MethodOptions options;
+  options.set("reject", "1.5");
+  MinimumDistance(set, options).classify({a.data(), b.data()}, 5, codes.data());
+  EXPECT_EQ(codes[4], 0);
+  options.set("priors", "1:0.5,4:0.5");
+  EXPECT_NE(sentenceOf([&] { MinimumDistance(set, options); }).find("no priors"), std::string::npos);
+}
+
+TEST(Methods, SayWhatIsWrong) {
+  SignatureSet set = randomSignatures(5, 3, 2);
+  set.classes[1].pixels = 5;
+  EXPECT_NE(sentenceOf([&] { makeClassifier("maximum-likelihood", set, {}); }).find("“c1” has 5 training pixels, too few"), std::string::npos);
+  set.classes[1].pixels = 50;
+  set.classes[2].covariance.col(1) = set.classes[2].covariance.col(0);
+  set.classes[2].covariance.row(1) = set.classes[2].covariance.row(0);
+  EXPECT_NE(sentenceOf([&] { makeClassifier("maximum-likelihood", set, {}); }).find("“c2” do not vary enough"), std::string::npos);
+  set.classes.resize(1);
+  EXPECT_NE(sentenceOf([&] { makeClassifier("minimum-distance", set, {}); }).find("at least two classes"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { makeClassifier("maximum-likelyhood", set, {}); }).find("“maximum-likelihood”"), std::string::npos);
+  MethodOptions options;
+  EXPECT_NE(sentenceOf([&] { options.set("rejekt", "1"); }).find("“reject”"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { options.set("priors", "1=2"); }).find("not a prior"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { options.set("reject", "-1"); }).find("above 0"), std::string::npos);
+}
+
+/// A scene of two covers with a few training areas.
+struct Small {
+  Folder folder;
+  Scene scene;
+  fs::path areas;
+  Small() {
+    const Grid g = metricGrid(40, 20);
+    std::vector<std::vector<float>> bands(3, std::vector<float>(g.pixels()));
+    Random random(8);
+    for (size_t i = 0; i < g.pixels(); ++i)
+      for (size_t b = 0; b < 3; ++b) bands[b][i] = static_cast<float>((i % 40 < 20 ? 0.1 : 0.6) + 0.02 * bellOf(random));
+    bands[1][0] = -9999;
+    writeFloats(folder / "s.tif", g, bands, {"red", "nir", "green"}, -9999);
+    scene = openScene(folder / "s.tif");
+    const auto box = [](double x, double y, double w) { return Ring{{500000 + x, 5000000 - y}, {500000 + x + w, 5000000 - y}, {500000 + x + w, 5000000 - y - w}, {500000 + x, 5000000 - y - w}}; };
+    areas = writeAreas(folder / "t.gpkg", {{5, "left", box(0, 0, 60)}, {9, "right", box(300, 50, 80)}, {9, "right", box(320, 60, 40)}});
+  }
+};
+
+TEST(Signatures, PixelsMeansAndSpreads) {
+  Small small;
+  const auto areas = readTrainingAreas(small.areas.string(), {"code", "name", ""}, small.scene.grid.crs);
+  const auto labels = labelPixels(areas, small.scene.grid);
+  EXPECT_EQ(labels.pixels, 36u + 64u);  // the second area of class 9 lies in the first
+  EXPECT_EQ(labels.conflicts, 0u);
+  const auto set = computeSignatures(small.scene, {}, labels, legendOf(areas));
+  ASSERT_EQ(set.classes.size(), 2u);
+  EXPECT_EQ(set.classes[0].pixels, 35u);  // one is no data in nir
+  EXPECT_EQ(set.classes[1].name, "right");
+  const auto nir = readFloats(small.folder / "s.tif", 2);
+  std::vector<double> inside;
+  for (int r = 5; r < 13; ++r)
+    for (int c = 30; c < 38; ++c) inside.push_back(nir[static_cast<size_t>(r * 40 + c)]);
+  double mean = 0, squares = 0;
+  for (double v : inside) mean += v / 64;
+  for (double v : inside) squares += (v - mean) * (v - mean);
+  EXPECT_NEAR(set.classes[1].mean[1], mean, 1e-12);
+  EXPECT_NEAR(set.classes[1].covariance(1, 1), squares / 63, 1e-12);
+  EXPECT_EQ(set.classes[1].max[1], *std::max_element(inside.begin(), inside.end()));
+}
+
+TEST(Signatures, APixelThatTwoClassesClaimIsDropped) {
+  Small small;
+  auto areas = readTrainingAreas(small.areas.string(), {"code", "name", ""}, small.scene.grid.crs);
+  areas[2].code = 5;  // now inside an area of class 9
+  const auto labels = labelPixels(areas, small.scene.grid);
+  EXPECT_EQ(labels.conflicts, 16u);
+  EXPECT_EQ(labels.pixels, 36u + 64u - 16u);
+}
+
+TEST(Signatures, FileAndBack) {
+  SignatureSet set = randomSignatures(4, 3, 6);
+  set.conflicts = 7;
+  const SignatureSet back = signaturesFrom(toJson(set));
+  EXPECT_EQ(toJson(back), toJson(set));
+  Json broken = toJson(set);
+  broken["classes"][0].erase("mean");
+  EXPECT_NE(sentenceOf([&] { signaturesFrom(broken); }).find("not complete"), std::string::npos);
+}
+
+TEST(Separability, KnownAnswers) {
+  Signature a, b;
+  a.mean = b.mean = Eigen::Vector2d(0, 0);
+  a.covariance = b.covariance = Eigen::Matrix2d::Identity();
+  EXPECT_NEAR(jeffriesMatusita(a, b), 0, 1e-12);
+  b.mean = Eigen::Vector2d(2, 0);
+  EXPECT_NEAR(jeffriesMatusita(a, b), 2 * (1 - std::exp(-0.5)), 1e-12);  // B = 2² / 8
+  b.mean = a.mean;
+  b.covariance = 4 * Eigen::Matrix2d::Identity();
+  EXPECT_NEAR(jeffriesMatusita(a, b), 0.4, 1e-9);  // determinants 1, 16, pooled 6.25: B = ½ ln(6.25 / 4)
+  b.mean = Eigen::Vector2d(100, 0);
+  EXPECT_NEAR(jeffriesMatusita(a, b), 2, 1e-9);
+}
+
+TEST(TrainingAreas, BadInput) {
+  Small small;
+  const auto read = [&](const std::string& layer, const std::string& code) { return sentenceOf([&] { readTrainingAreas(layer, {code, "", ""}, small.scene.grid.crs); }); };
+  EXPECT_NE(read(small.areas.string(), "kode").find("“code”"), std::string::npos);
+  EXPECT_NE(read(small.areas.string(), "name").find("is not a class code"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { readTrainingAreas(small.areas.string(), {"code", "", ""}, ""); }).find("no reference system"), std::string::npos);
+  auto areas = readTrainingAreas(small.areas.string(), {"code", "", ""}, small.scene.grid.crs);
+  for (auto& a : areas)
+    for (auto& p : a.shape.rings[0]) p.x += 1e6;
+  EXPECT_NE(sentenceOf([&] { computeSignatures(small.scene, {}, labelPixels(areas, small.scene.grid), {}); }).find("No training area covers"), std::string::npos);
+}
+
+TEST(MakeMap, TwoCoversAndTheSameBytesOnAnyThreads) {
+  Small small;
+  const auto areas = readTrainingAreas(small.areas.string(), {"code", "name", ""}, small.scene.grid.crs);
+  const Legend legend = legendOf(areas);
+  const std::vector<size_t> bands{0, 1, 2};
+  const auto set = computeSignatures(small.scene, bands, labelPixels(areas, small.scene.grid), legend);
+  const auto method = makeClassifier("maximum-likelihood", set, {});
+  makeMap(small.scene, bands, *method, legend, small.folder / "m.tif");
+  const auto codes = readCodes(small.folder / "m.tif");
+  for (size_t i = 0; i < codes.size(); ++i) EXPECT_EQ(codes[i], i == 0 ? 0 : i % 40 < 20 ? 5 : 9);
+  const oneapi::tbb::global_control one(oneapi::tbb::global_control::max_allowed_parallelism, 1);
+  makeMap(small.scene, bands, *method, legend, small.folder / "n.tif");
+  EXPECT_EQ(codes, readCodes(small.folder / "n.tif"));
+  EXPECT_NE(sentenceOf([&] { makeMap(small.scene, {0, 1}, *method, legend, small.folder / "o.tif"); }).find("3 bands, but 2"), std::string::npos);
+}
+
+TEST(BandsFromText, OrderAndErrors) {
+  Small small;
+  EXPECT_EQ(bandsFromText("3,1", small.scene), (std::vector<size_t>{2, 0}));
+  EXPECT_EQ(bandsFromText("", small.scene).size(), 3u);
+  EXPECT_NE(sentenceOf([&] { bandsFromText("4", small.scene); }).find("1 to 3"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { bandsFromText("1,1", small.scene); }).find("twice"), std::string::npos);
+}
+
+}  // namespace
+}  // namespace zp

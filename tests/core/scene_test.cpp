@@ -1,0 +1,150 @@
+#include <cmath>
+#include <fstream>
+
+#include "scene/band_reader.h"
+#include "scene/empty_edge.h"
+#include "scene/sensor.h"
+#include "scene/stac_item.h"
+#include "support/rasters.h"
+
+namespace zp {
+namespace {
+
+using namespace zp::testing;
+
+TEST(Scene, FolderBandsInNaturalOrderWithRoles) {
+  Folder folder;
+  const Grid g = metricGrid(4, 3);
+  fs::create_directory(folder / "bands 2031-07-18");
+  for (const char* n : {"x_10_swir16.tif", "x_2_green.tif", "x_1_blue.tif"})
+    writeFloats(folder / ("bands 2031-07-18/" + std::string(n)), g, {std::vector<float>(12, 1)});
+  std::ofstream(folder / "bands 2031-07-18/readme.txt") << "x";
+  const Scene s = openScene(folder / "bands 2031-07-18");
+  EXPECT_EQ(s.roles(), (std::vector<std::string>{"blue", "green", "swir16"}));
+  EXPECT_EQ(s.date, "2031-07-18");
+  EXPECT_EQ(s.bands.size(), 3u);
+}
+
+TEST(Scene, BandsOfDifferentSizeAreRefused) {
+  Folder folder;
+  fs::create_directory(folder / "b");
+  writeFloats(folder / "b/1.tif", metricGrid(4, 3), {std::vector<float>(12, 1)});
+  writeFloats(folder / "b/2.tif", metricGrid(4, 4), {std::vector<float>(16, 1)});
+  EXPECT_NE(sentenceOf([&] { openScene(folder / "b"); }).find("4 x 4 pixels"), std::string::npos);
+  fs::create_directory(folder / "empty");
+  EXPECT_NE(sentenceOf([&] { openScene(folder / "empty"); }).find("holds no rasters"), std::string::npos);
+}
+
+TEST(Scene, RolesAndPresetsThatDoNotFit) {
+  Folder folder;
+  writeFloats(folder / "s.tif", metricGrid(2, 1), {{1, 2}, {3, 4}});
+  SceneOptions options;
+  options.roles = {{"red", 1}, {"nir", 2}};
+  EXPECT_EQ(openScene(folder / "s.tif", options).bandOf("nir"), 1);
+  options.roles = {{"redd", 1}};
+  EXPECT_NE(sentenceOf([&] { openScene(folder / "s.tif", options); }).find("Did you mean “red”?"), std::string::npos);
+  options.roles = {{"red", 3}};
+  EXPECT_NE(sentenceOf([&] { openScene(folder / "s.tif", options); }).find("no band 3"), std::string::npos);
+  options = {};
+  options.sensor = "finch";
+  EXPECT_NE(sentenceOf([&] { openScene(folder / "s.tif", options); }).find("has 8 bands, but"), std::string::npos);
+  options.sensor = "fynch";
+  EXPECT_NE(sentenceOf([&] { openScene(folder / "s.tif", options); }).find("“finch”"), std::string::npos);
+}
+
+TEST(Scene, ARoleMovesFromOneBandToAnother) {
+  Folder folder;
+  writeFloats(folder / "s.tif", metricGrid(2, 1), {{1, 2}, {3, 4}}, {"red", "nir"});
+  Scene s = openScene(folder / "s.tif");
+  setRoles(s, {{"red", 2}});
+  EXPECT_EQ(s.bandOf("red"), 1);
+  EXPECT_EQ(s.bandOf("nir"), -1);
+  EXPECT_EQ(s.bands[0].role, "");
+}
+
+TEST(Scene, DatesInNames) {
+  EXPECT_EQ(dateIn("finch_20310718_b1"), "2031-07-18");
+  EXPECT_EQ(dateIn("2031-07-18"), "2031-07-18");
+  EXPECT_EQ(dateIn("tile12345"), "");
+  EXPECT_EQ(dateIn("20311399"), "");
+}
+
+TEST(StacItem, ThereAndBack) {
+  Folder folder;
+  writeFloats(folder / "two.tif", metricGrid(2, 2), {{1, 2, 3, 4}, {5, 6, 7, 8}}, {"first", "second"});
+  Scene s = openScene(folder / "two.tif");
+  setRoles(s, {{"red", 1}, {"nir", 2}});
+  s.bands[0].wavelength = 662;
+  s.bands[0].conversion = {0.0, 0.5, 0.25};
+  s.date = "2031-07-18";
+  s.state = ValueState::SurfaceReflectance;
+  writeJson(folder / "item.json", stacItem(s, folder / "item.json"));
+  const Scene back = openScene(folder / "item.json");
+  EXPECT_EQ(back.roles(), s.roles());
+  EXPECT_EQ(back.date, s.date);
+  EXPECT_EQ(back.state, s.state);
+  EXPECT_NEAR(back.bands[0].wavelength, 662, 1e-9);
+  EXPECT_EQ(back.bands[0].conversion.scale, 0.5);
+  std::ofstream(folder / "no.json") << R"({"type": "Feature"})";
+  EXPECT_NE(sentenceOf([&] { openScene(folder / "no.json"); }).find("not a STAC item"), std::string::npos);
+  std::ofstream(folder / "net.json") << R"({"type":"Feature","assets":{"a":{"href":"https://a.example/x.tif","roles":["data"]}}})";
+  EXPECT_NE(sentenceOf([&] { openScene(folder / "net.json"); }).find("not a local file"), std::string::npos);
+}
+
+TEST(EmptyEdge, ZerosInsideStayValid) {
+  Folder folder;
+  // A slanted corner of zeros, a zero bay that is reached only round a corner, and a lake inside.
+  const Grid g = metricGrid(7, 6);
+  const std::vector<float> band{0, 0, 0, 5, 5, 5, 5,
+                                0, 0, 5, 5, 5, 0, 5,
+                                0, 5, 5, 0, 5, 5, 5,
+                                5, 5, 5, 0, 0, 5, 5,
+                                5, 0, 5, 5, 5, 5, 5,
+                                5, 0, 0, 5, 5, 5, 5};
+  writeFloats(folder / "s.tif", g, {band, std::vector<float>(42, 0)});
+  Scene s = openScene(folder / "s.tif");
+  EXPECT_EQ(findEmptyEdge(s, folder / "mask.tif", Progress()), 6u + 3u);
+  s.emptyMask = folder / "mask.tif";
+  BandBlock block;
+  BandReader(s, {0}).read({0, 0, 7, 6}, block);
+  EXPECT_TRUE(std::isnan(block.band(0)[0]));
+  EXPECT_EQ(block.band(0)[1 * 7 + 5], 0);  // the lake
+  EXPECT_EQ(block.band(0)[3 * 7 + 3], 0);
+  EXPECT_TRUE(std::isnan(block.band(0)[4 * 7 + 1]));
+}
+
+TEST(EmptyEdge, AgreesWithAPlainFloodFill) {
+  Folder folder;
+  const Grid g = metricGrid(60, 50);
+  std::vector<float> band(g.pixels());
+  for (size_t i = 0; i < band.size(); ++i) band[i] = (i * 2654435761u >> 7) % 100 < 58 ? 0.0f : 1.0f;
+  writeFloats(folder / "s.tif", g, {band});
+  findEmptyEdge(openScene(folder / "s.tif"), folder / "mask.tif", Progress());
+  std::vector<uint16_t> want(band.size());
+  bool changed = true;
+  while (changed) {
+    changed = false;
+    for (int y = 0; y < 50; ++y)
+      for (int x = 0; x < 60; ++x) {
+        const auto i = static_cast<size_t>(y * 60 + x);
+        if (band[i] != 0 || want[i] == 1) continue;
+        const bool border = x == 0 || y == 0 || x == 59 || y == 49;
+        const bool near = (x > 0 && want[i - 1]) || (x < 59 && want[i + 1]) || (y > 0 && want[i - 60]) || (y < 49 && want[i + 60]);
+        if (border || near) want[i] = 1, changed = true;
+      }
+  }
+  EXPECT_EQ(readCodes(folder / "mask.tif"), want);
+}
+
+TEST(Sensors, EveryPresetIsWhole) {
+  for (const auto& s : sensors()) {
+    EXPECT_FALSE(s.bands.empty()) << s.id;
+    for (const auto& b : s.bands) {
+      const auto& known = knownRoles();
+      EXPECT_TRUE(std::find(known.begin(), known.end(), b.role) != known.end()) << s.id << " " << b.role;
+    }
+  }
+}
+
+}  // namespace
+}  // namespace zp

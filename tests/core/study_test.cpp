@@ -1,0 +1,169 @@
+#include <fstream>
+
+#include "base/random.h"
+#include "sampling/readings.h"
+#include "study/step.h"
+#include "support/rasters.h"
+
+namespace zp {
+namespace {
+
+using namespace zp::testing;
+
+/// A study with a scene of two covers and training areas.
+Study makeStudy(const Folder& folder) {
+  const Grid g = metricGrid(80, 60);
+  std::vector<std::vector<float>> bands(3, std::vector<float>(g.pixels()));
+  for (size_t i = 0; i < g.pixels(); ++i)
+    for (size_t b = 0; b < 3; ++b) bands[b][i] = static_cast<float>((i % 80 < 40 ? 0.1 : 0.5) + 0.05 * unit(mix(i, b)));
+  writeFloats(folder / "s.tif", g, bands, {"red", "nir", "green"});
+  Study study = Study::create(folder / "study", "Small");
+  study.addScene(openScene(folder / "s.tif"));
+  const auto box = [](double x, double y, double w) { return Ring{{500000 + x, 5000000 - y}, {500000 + x + w, 5000000 - y}, {500000 + x + w, 5000000 - y - w}, {500000 + x, 5000000 - y - w}}; };
+  std::vector<TrainingArea> areas(2);
+  areas[0] = {1, "left", "", {{box(20, 20, 120)}, {}}};
+  areas[1] = {2, "right", "", {{box(500, 100, 150)}, {}}};
+  study.setTraining(areas, g.crs);
+  return study;
+}
+
+std::string add(Study& study, const Json& step) { return study.addProduct(runStep(study, step, Progress())); }
+
+TEST(Study, TheWholeChainSavedAndOpenedAgain) {
+  Folder folder;
+  std::string index, map, points, table, labels;
+  {
+    Study study = makeStudy(folder);
+    index = add(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "ndiff(nir, red)"}, {"name", "Vegetation"}});
+    const std::string cut = add(study, {{"do", "threshold"}, {"product", index}, {"at", {0.0}}, {"classes", {{{"name", "low"}, {"colour", "#112233"}}, {{"name", "high"}, {"colour", "#445566"}}}}, {"name", "Cut"}});
+    map = add(study, {{"do", "map"}, {"scene", "s1"}, {"bands", {0, 1, 2}}, {"method", "maximum-likelihood"}, {"name", "Cover"}});
+    EXPECT_EQ(study.product(map)->facts["classes"][0]["pixels"], 2400);
+    points = add(study, {{"do", "points"}, {"over", map}, {"plan", "stratified"}, {"count", 10}, {"seed", 4}, {"name", "Points"}});
+    table = add(study, {{"do", "readings"}, {"points", points}, {"from", {index, map, "s1"}}, {"name", "Readings"}});
+    labels = add(study, {{"do", "labels"}, {"points", points}, {"map", map}, {"seed", 1}, {"name", "Labels"}});
+    study.place["stage"] = 3;
+    study.save();
+  }
+  Study back = Study::open(folder / "study");
+  EXPECT_EQ(back.name, "Small");
+  EXPECT_EQ(back.products.size(), 6u);
+  EXPECT_EQ(back.place["stage"], 3);
+  EXPECT_EQ(back.training.size(), 2u);
+  EXPECT_EQ(back.scenes[0].scene.bandOf("nir"), 1);
+  for (const auto& p : back.products) EXPECT_FALSE(back.outOfDate(p)) << p.name;
+  const Table t = readTable(back.product(table)->file.string());
+  EXPECT_EQ(t.columns[1], "x");
+  EXPECT_EQ(t.rows.size(), 20u);
+  const Labelling l = labellingFrom(readJson(back.product(labels)->file));
+  EXPECT_EQ(l.points().size(), 20u);
+  for (const auto& p : l.points()) EXPECT_TRUE(p.mapped == 1 || p.mapped == 2);
+}
+
+TEST(Study, AChangeUpstreamIsNoticedAndMended) {
+  Folder folder;
+  Study study = makeStudy(folder);
+  const auto map = add(study, {{"do", "map"}, {"scene", "s1"}, {"bands", {0, 1, 2}}, {"method", "minimum-distance"}, {"name", "Cover"}});
+  const auto points = add(study, {{"do", "points"}, {"over", map}, {"plan", "stratified"}, {"count", 5}, {"seed", 4}, {"name", "Points"}});
+  auto areas = study.training;
+  areas[1].code = 3;
+  study.setTraining(areas, study.trainingCrs);
+  EXPECT_TRUE(study.outOfDate(*study.product(map)));
+  EXPECT_TRUE(study.outOfDate(*study.product(points)));  // through the map
+  const Product before = *study.product(map);
+  *study.product(map) = runStep(study, before.step, Progress(), &before);
+  EXPECT_FALSE(study.outOfDate(*study.product(map)));
+  EXPECT_EQ(study.product(map)->file, before.file);
+  EXPECT_EQ(study.product(map)->facts["classes"][2]["code"], 3);
+  EXPECT_TRUE(study.outOfDate(*study.product(points)));
+}
+
+TEST(Study, SameStepSameBytes) {
+  Folder folder;
+  Study study = makeStudy(folder);
+  const Json step = {{"do", "map"}, {"scene", "s1"}, {"bands", {0, 2}}, {"method", "maximum-likelihood"}, {"name", "Cover"}};
+  const Product a = runStep(study, step, Progress()), b = runStep(study, step, Progress());
+  EXPECT_NE(a.file, b.file);
+  EXPECT_EQ(textOf(a.file), textOf(b.file));
+}
+
+TEST(Study, TheBinAndBack) {
+  Folder folder;
+  Study study = makeStudy(folder);
+  const auto id = add(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "nir"}, {"name", "N"}});
+  const Product gone = study.toBin(id);
+  EXPECT_EQ(study.product(id), nullptr);
+  EXPECT_FALSE(fs::exists(gone.file));
+  const auto next = add(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "red"}, {"name", "R"}});
+  EXPECT_NE(next, id);  // ids are never used twice
+  study.fromBin(gone);
+  EXPECT_TRUE(fs::exists(study.product(id)->file));
+}
+
+TEST(Study, ADamagedFileFallsBackToTheLastGoodOne) {
+  Folder folder;
+  {
+    Study study = makeStudy(folder);
+    study.save();
+    study.name = "Later";
+    study.save();
+  }
+  std::ofstream(folder / "study/study.json") << "{\"format\": \"zany-pa";
+  const Study back = Study::open(folder / "study");
+  EXPECT_EQ(back.name, "Small");
+  EXPECT_NE(back.notice.find("last good version"), std::string::npos);
+}
+
+TEST(Study, RefusesWhatItCannotOpen) {
+  Folder folder;
+  EXPECT_NE(sentenceOf([&] { Study::open(folder.path()); }).find("is not a study"), std::string::npos);
+  const Study held = makeStudy(folder);
+  held.save();
+  EXPECT_NE(sentenceOf([&] { Study::open(folder / "study"); }).find("open already"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { Study::create(folder / "study", "x"); }).find("not empty"), std::string::npos);
+}
+
+TEST(Study, MissingFilesAreNamedAndTheRestIsUsable) {
+  Folder folder;
+  {
+    Study study = makeStudy(folder);
+    add(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "nir"}, {"name", "Kept"}});
+    const auto id = add(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "red"}, {"name", "Lost"}});
+    study.save();
+    fs::remove(study.product(id)->file);
+  }
+  const Study back = Study::open(folder / "study");
+  EXPECT_EQ(back.products.size(), 1u);
+  EXPECT_NE(back.notice.find("Lost"), std::string::npos);
+}
+
+TEST(Study, CopiesCanBeOpenedOnTheirOwn) {
+  Folder folder;
+  Study study = makeStudy(folder);
+  add(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "nir"}, {"name", "N"}});
+  study.save();
+  study.saveCopy(folder / "copy");
+  const Study copy = Study::open(folder / "copy");
+  EXPECT_EQ(copy.products[0].file.parent_path(), folder / "copy/products");
+  EXPECT_NE(sentenceOf([&] { study.saveCopy(folder / "copy"); }).find("exists already"), std::string::npos);
+}
+
+TEST(Step, FailsWithoutATrace) {
+  Folder folder;
+  Study study = makeStudy(folder);
+  const auto count = [&] { return std::distance(fs::directory_iterator(folder / "study/products"), fs::directory_iterator()); };
+  fs::create_directories(folder / "study/products");
+  EXPECT_THROW(runStep(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "nope"}, {"name", "x"}}, Progress()), Error);
+  EXPECT_THROW(runStep(study, {{"do", "map"}, {"scene", "s9"}, {"bands", {0}}, {"method", "maximum-likelihood"}, {"name", "x"}}, Progress()), Error);
+  auto few = study.training;
+  few[0].shape.rings = {{{500000, 5000000}, {500015, 5000000}, {500015, 4999985}, {500000, 4999985}}};
+  study.setTraining(few, study.trainingCrs);
+  const std::string s = sentenceOf([&] { runStep(study, {{"do", "map"}, {"scene", "s1"}, {"bands", {0, 1, 2}}, {"method", "maximum-likelihood"}, {"name", "x"}}, Progress()); });
+  EXPECT_NE(s.find("“left” has 1 training pixel, too few"), std::string::npos) << s;
+  const Progress cancelled;
+  cancelled.cancel();
+  EXPECT_THROW(runStep(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "nir"}, {"name", "x"}}, cancelled), Cancelled);
+  EXPECT_EQ(count(), 0);
+}
+
+}  // namespace
+}  // namespace zp
