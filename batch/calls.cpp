@@ -18,12 +18,23 @@
 #include "sampling/plan.h"
 #include "sampling/readings.h"
 #include "scene/band_reader.h"
+#include "scene/sensor.h"
 #include "training/signature.h"
 
 namespace fs = std::filesystem;
 
 namespace zp {
 namespace {
+
+/// What only the call itself can be wrong about: an Error of `check` becomes a wrong call (exit 2).
+template <class Check>
+void argument(const char* name, Check check) {
+  try {
+    check();
+  } catch (const Error& e) {
+    throw CLI::ValidationError(name, e.what());
+  }
+}
 
 /// The options of a call outlive this file's functions: each call owns a set.
 struct SceneArguments {
@@ -39,12 +50,14 @@ struct SceneArguments {
   Scene open() const {
     SceneOptions options;
     options.sensor = sensor;
+    if (!sensor.empty()) argument("--sensor", [&] { zp::sensor(sensor); });
     if (!roles.empty())
       for (const auto& part : split(roles, ',')) {
         const auto pair = split(part, '=');
         const auto band = pair.size() == 2 ? parseInteger(pair[1]) : std::nullopt;
         if (!band || *band < 1 || *band > 100000)
           throw CLI::ValidationError("--roles", fmt::format("“{}” is not role=band.", part));
+        argument("--roles", [&] { requireRole(pair[0]); });
         options.roles[pair[0]] = static_cast<int>(*band);
       }
     if (!nodata.empty()) {
@@ -142,6 +155,7 @@ Call index(CLI::App& app) {
     if (a->list) return;
     if (a->index.empty() && a->formula.empty())
       throw CLI::ValidationError("index", "give --index ID or --formula TEXT (or --list)");
+    if (!a->index.empty()) argument("--index", [&] { indexEntry(a->index); });
     if (a->output.out.empty()) throw CLI::RequiredError("--out");
     if (!a->outline.empty() && !a->inside)
       throw CLI::ValidationError("--outline", "say --inside to cut to the outline");
@@ -222,10 +236,11 @@ Call threshold(CLI::App& app) {
               for (const auto& name : split(a->keep, ',')) {
                 const auto found = std::find(all.begin(), all.end(), name);
                 if (found == all.end())
-                  throw Error(fmt::format("There is no class “{}” to keep.{}", name, didYouMean(name, all)));
+                  throw CLI::ValidationError("--keep", fmt::format("There is no class “{}” to keep.{}", name, didYouMean(name, all)));
                 keep[static_cast<int>(found - all.begin()) + 1] = name;
               }
             }
+            argument("--at", [&] { requireRising(at, legend); });
             Outputs outputs(a->output.replace);
             const fs::path temporary = outputs.add(a->output.out, {source.file});
             fs::path vector;
@@ -325,9 +340,9 @@ Call map(CLI::App& app) {
               const size_t at = s.find('=');
               if (at == std::string::npos)
                 throw CLI::ValidationError("--set", fmt::format("“{}” is not key=value.", s));
-              options.set(s.substr(0, at), s.substr(at + 1));
+              argument("--set", [&] { options.set(s.substr(0, at), s.substr(at + 1)); });
             }
-            method(a->method);
+            argument("--method", [&] { method(a->method); });
             const Scene scene = a->scene.open();
             Outputs outputs(a->output.replace);
             auto inputs = filesOf(scene);

@@ -103,6 +103,9 @@ int main(int argc, char** argv) {
       else printPlain(result);
     }
     return 0;
+  } catch (const CLI::ParseError& e) {
+    fmt::print(stderr, "{}\n", e.what());
+    return kWrongCall;
   } catch (const zp::Cancelled&) {
     fmt::print(stderr, "Cancelled; nothing was left behind.\n");
     return kInterrupted;

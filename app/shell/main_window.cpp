@@ -375,6 +375,9 @@ void MainWindow::refresh() {
 }
 
 void MainWindow::setFront(const Picture& p) {
+  // A preview is compared with what was there before it.
+  const Picture before = view_->front();
+  if (p.of == "preview" && before.of != "preview" && !before.none()) view_->setBack(before);
   view_->setFront(p);
   probe_->setPictures(view_->front(), view_->back());
   if (bench_.hasStudy()) shelf_->setShown(q(view_->front().of), q(view_->back().of));

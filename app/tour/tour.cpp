@@ -64,6 +64,7 @@ void wholeJob(Tourist& t, const QString& truth) {
   t.stage(0);
   t.click("composite-natural");
   t.shot("1-scenes");
+  t.click("composite-vegetation");
 
   t.stage(1);
   t.click("index-vegetation");

@@ -192,6 +192,7 @@ Overview PicturePainter::overview(const Picture& p) {
     float widest = 0;
     for (size_t c = 0; c < 3; ++c) widest = std::max(widest, o.stretch.high[c] - o.stretch.low[c]);
     for (size_t c = 0; c < 3; ++c) o.stretch.high[c] = o.stretch.low[c] + widest;
+    o.stretch.bright = p.scene.state != ValueState::RawCounts;
   }
   for (size_t c = channels.size(); c < 3; ++c) o.stretch.low[c] = o.stretch.low[0], o.stretch.high[c] = o.stretch.high[0];
   o.histogram = histogramOf(channels[0], 200);
@@ -221,6 +222,9 @@ QImage PicturePainter::paint(const Picture& p, const Stretch& stretch, const Map
     for (const auto& c : p.legend.classes)
       if (p.onlyClass == 0 || p.onlyClass == c.code) classes[static_cast<size_t>(c.code)] = qRgb(c.colour.r, c.colour.g, c.colour.b);
   }
+  std::array<int, 256> lifted;
+  for (size_t i = 0; i < 256; ++i)
+    lifted[i] = stretch.bright ? static_cast<int>(255 * std::pow(static_cast<double>(i) / 255, 0.62) + 0.5) : static_cast<int>(i);
   const double sx = static_cast<double>(width) / w.width, sy = static_cast<double>(height) / w.height;
   for (int y = 0; y < piece.height; ++y) {
     auto* line = reinterpret_cast<QRgb*>(image.scanLine(y));
@@ -241,7 +245,10 @@ QImage PicturePainter::paint(const Picture& p, const Stretch& stretch, const Map
       }
       const float g = channels[1][i], bl = channels[2][i];
       if (std::isnan(g) || std::isnan(bl)) continue;
-      line[x] = qRgb(level(v, stretch.low[0], stretch.high[0]), level(g, stretch.low[1], stretch.high[1]), level(bl, stretch.low[2], stretch.high[2]));
+      const auto shown = [&](float value, size_t channel) {
+        return lifted[static_cast<size_t>(level(value, stretch.low[channel], stretch.high[channel]))];
+      };
+      line[x] = qRgb(shown(v, 0), shown(g, 1), shown(bl, 2));
     }
   }
   return image;

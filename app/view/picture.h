@@ -39,6 +39,7 @@ Picture compositePicture(const std::string& id, const Scene& scene, std::array<s
 /// Values at which a picture is darkest and brightest, channel by channel.
 struct Stretch {
   std::array<float, 3> low{0, 0, 0}, high{1, 1, 1};
+  bool bright = false;  // lifts dark values, as an eye or a camera does; for natural colour
 };
 
 /// Values of a picture over the whole scene or file, coarsely: for the stretch, the range and the

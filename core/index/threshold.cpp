@@ -31,9 +31,7 @@ void classify(const std::vector<T>& values, const std::vector<T>& thresholds,
 
 }  // namespace
 
-void thresholdToClasses(const std::filesystem::path& raster, int band,
-                        const std::vector<double>& thresholds, const Legend& legend,
-                        const std::filesystem::path& temporary, const Progress& progress) {
+void requireRising(const std::vector<double>& thresholds, const Legend& legend) {
   for (size_t i = 1; i < thresholds.size(); ++i)
     if (!(thresholds[i] > thresholds[i - 1]))
       throw Error(fmt::format("The thresholds have to rise, but {} is not above {}.", thresholds[i],
@@ -42,6 +40,12 @@ void thresholdToClasses(const std::filesystem::path& raster, int band,
     throw Error(fmt::format("{} threshold{} make {} classes, but {} names are given.",
                             thresholds.size(), thresholds.size() == 1 ? "" : "s",
                             thresholds.size() + 1, legend.classes.size()));
+}
+
+void thresholdToClasses(const std::filesystem::path& raster, int band,
+                        const std::vector<double>& thresholds, const Legend& legend,
+                        const std::filesystem::path& temporary, const Progress& progress) {
+  requireRising(thresholds, legend);
   const RasterFile file(raster);
   if (band < 1 || band > file.bands())
     throw Error(fmt::format("“{}” has no band {}; it has {}.", raster.string(), band, file.bands()));

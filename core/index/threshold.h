@@ -7,6 +7,9 @@
 
 namespace zp {
 
+/// Error when the thresholds do not rise, or the legend does not have one class more than there are.
+void requireRising(const std::vector<double>& thresholds, const Legend& legend);
+
 /// Cuts one band of a raster into classes at rising thresholds and writes a class map to
 /// `temporary`. Class i + 1 lies at or above thresholds[i]; codes come from `legend`, in order of
 /// its classes, which number one more than the thresholds. Values are compared in the file's own

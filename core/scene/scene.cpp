@@ -134,6 +134,13 @@ const std::vector<std::string>& knownRoles() {
   return roles;
 }
 
+void requireRole(const std::string& role) {
+  const auto& known = knownRoles();
+  if (std::find(known.begin(), known.end(), role) == known.end())
+    throw Error(fmt::format("“{}” is not a band role.{} The roles are {}.", role,
+                            didYouMean(role, known), listed(known)));
+}
+
 bool Scene::isRadar() const {
   return state == ValueState::BackscatterPower || state == ValueState::BackscatterDecibels ||
          bandOf("vv") >= 0 || bandOf("hh") >= 0;
@@ -181,10 +188,7 @@ Scene openScene(const std::vector<fs::path>& files, const SceneOptions& options)
 
 void setRoles(Scene& scene, const std::map<std::string, int>& roles) {
   for (const auto& [role, number] : roles) {
-    const auto& known = knownRoles();
-    if (std::find(known.begin(), known.end(), role) == known.end())
-      throw Error(fmt::format("“{}” is not a band role.{} The roles are {}.", role,
-                              didYouMean(role, known), listed(known)));
+    requireRole(role);
     if (number < 1 || number > static_cast<int>(scene.bands.size()))
       throw Error(fmt::format("There is no band {} for {}; “{}” has {} bands.", number, role,
                               scene.name, scene.bands.size()));

@@ -27,6 +27,8 @@ const std::vector<ValueState>& allValueStates();
 /// The band roles we know: the common names of the STAC electro-optical extension, and radar
 /// polarisations.
 const std::vector<std::string>& knownRoles();
+/// Error with the nearest known role.
+void requireRole(const std::string& role);
 
 /// One band of a scene, wherever its file is.
 struct SceneBand {

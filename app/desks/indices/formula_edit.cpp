@@ -9,8 +9,12 @@ FormulaEdit::FormulaEdit(QWidget* parent) : QPlainTextEdit(parent) {
   setAccessibleName("Formula");
   setFont(figureFont(10));
   setFixedHeight(36);
+  connect(document()->documentLayout(), &QAbstractTextDocumentLayout::documentSizeChanged, this, [this] {
+    const int lines = std::clamp(static_cast<int>(document()->size().height()), 1, 5);
+    setFixedHeight(lines * fontMetrics().lineSpacing() + 18);
+  });
   setTabChangesFocus(true);
-  setVerticalScrollBarPolicy(Qt::ScrollBarAsNeeded);
+  setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   connect(this, &QPlainTextEdit::textChanged, this, &FormulaEdit::colour);
 }
 

@@ -254,12 +254,16 @@ void IndicesDesk::showProduct() {
 
 void IndicesDesk::setCuts(const std::vector<double>& cuts) {
   cuts_ = cuts;
-  static const char* const kNames[] = {"Low", "High"};
+  static const QStringList kNames[] = {{"Low", "High"}, {"Low", "Middle", "High"}};
   if (classes_.size() != cuts.size() + 1) {
-    const size_t had = classes_.size();
-    classes_.resize(cuts.size() + 1);
-    for (size_t i = had; i < classes_.size(); ++i) classes_[i].name = i < 2 ? QString(kNames[i]) : QString("Class %1").arg(i + 1);
-    for (size_t i = 0; i < classes_.size(); ++i) classes_[i].colour = kClassColours[i % 6];
+    // Names of one's own stay; those nobody changed follow the number of classes.
+    const auto given = [](size_t i, size_t n) { return n < 4 ? kNames[n - 2][static_cast<qsizetype>(i)] : QString("Class %1").arg(i + 1); };
+    const size_t had = classes_.size(), n = cuts.size() + 1;
+    for (size_t i = 0; i < had; ++i)
+      if (i < n && had >= 2 && classes_[i].name == given(i, had)) classes_[i].name = given(i, n);
+    classes_.resize(n);
+    for (size_t i = had; i < n; ++i) classes_[i].name = given(i, n);
+    for (size_t i = 0; i < n; ++i) classes_[i].colour = kClassColours[i % 6];
   }
   std::vector<QColor> colours;
   for (const auto& c : classes_) colours.push_back(c.colour);

@@ -179,7 +179,7 @@ void ScenesDesk::refresh() {
     const QString name = q(one.scene.name);
     QString date = niceDate(one.scene.date);
     if (!date.isEmpty() && name.contains(date.chopped(5))) date = name.contains(date) ? QString() : date.right(4);
-    auto* item = new QListWidgetItem(icon("scene"), name + (date.isEmpty() ? QString() : "  " + date));
+    auto* item = new QListWidgetItem(name + (date.isEmpty() ? QString() : "  " + date));
     item->setData(Qt::UserRole, q(one.id));
     list_->addItem(item);
     if (current != nullptr && current->id == one.id) list_->setCurrentItem(item);
