@@ -317,7 +317,8 @@ void MainWindow::rememberPlace() {
   if (view_->front().of != "preview") bench_.setPlace("front", view_->front().of);
   bench_.setPlace("back", view_->back().of);
   bench_.setPlace("curtain", view_->curtain());
-  if (!view_->front().none()) bench_.setPlace("view", {{"x", view_->centre().x}, {"y", view_->centre().y}, {"scale", view_->unitsPerPixel()}});
+  if (view_->fitted()) bench_.setPlace("view", nullptr);
+  else if (!view_->front().none()) bench_.setPlace("view", {{"x", view_->centre().x}, {"y", view_->centre().y}, {"scale", view_->unitsPerPixel()}});
 }
 
 void MainWindow::goTo(int stage) {
@@ -604,10 +605,10 @@ void MainWindow::fillFind(const QString& text) {
 }
 
 void MainWindow::runFind(int row) {
-  findList_->hide();
-  trail_->find()->clear();
-  if (row < 0 || row >= static_cast<int>(findActions_.size())) return;
-  const auto action = findActions_[static_cast<size_t>(row)];
+  std::function<void()> action;
+  if (row >= 0 && row < static_cast<int>(findActions_.size())) action = findActions_[static_cast<size_t>(row)];
+  trail_->find()->clear();  // which empties the list too
+  if (!action) return;
   view_->setFocus();
   action();
 }

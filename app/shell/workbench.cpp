@@ -173,6 +173,7 @@ void Workbench::changeScene(const QString& id, const std::function<void(Scene&)>
     change(copy);
     s->scene = std::move(copy);
     ++s->revision;
+    study_->place["scene"] = s->id;  // it stays the current one, whatever roles it has now
     saved();
     Q_EMIT currentSceneChanged();
   });

@@ -7,48 +7,17 @@
 #include "base/random.h"
 #include "sampling/readings.h"
 #include "shell/main_window.h"
+#include "tour/driver.h"
 
 namespace zp {
 namespace {
 
-struct Tourist {
-  MainWindow& window;
-  QDir folder;
-
-  void until(const std::function<bool()>& condition, const char* what) {
-    if (!QTest::qWaitFor(condition, 120000)) throw std::runtime_error(std::string("waited in vain for ") + what);
-  }
-  void settle() {
-    until([this] { return window.settled(); }, "the window to settle");
-    QTest::qWait(30);  // lets the last painted tiles reach the screen
-    until([this] { return window.settled(); }, "the window to settle");
-  }
-  template <class W = QPushButton>
-  W* find(const QString& name) {
-    for (auto* w : window.findChildren<W*>(name))
-      if (w->isVisible()) return w;
-    throw std::runtime_error("there is no " + name.toStdString());
-  }
-  void click(const QString& name) { QTest::mouseClick(find<QPushButton>(name), Qt::LeftButton); }
-  void stage(int i) {
-    QTest::mouseClick(&window.trail(), Qt::LeftButton, {}, window.trail().stationRect(i).center());
-    settle();
-  }
-  void shot(const QString& name) {
-    settle();
-    QCoreApplication::processEvents();
-    const QString file = folder.filePath(name + ".png");
-    if (!window.grab().save(file)) throw std::runtime_error("the picture could not be written: " + file.toStdString());
-    fmt::print("  {}\n", file.toStdString());
-  }
-  size_t products() { return window.bench().study().products.size(); }
-  void make(const QString& button, const char* what) {
-    const size_t before = products();
-    click(button);
-    until([&] { return products() > before && !window.bench().jobs().busy(); }, what);
-    settle();
-  }
-};
+void shot(Driver& driver, const QDir& folder, const QString& name) {
+  driver.settle();
+  const QString file = folder.filePath(name + ".png");
+  if (!driver.window().grab().save(file)) throw std::runtime_error("the picture could not be written: " + file.toStdString());
+  fmt::print("  {}\n", file.toStdString());
+}
 
 /// The class at a point, with a slip in one of fourteen.
 int labelFor(const ValidationPoint& p, const std::string& crs, const std::string& truth, const Legend& legend) {
@@ -59,11 +28,11 @@ int labelFor(const ValidationPoint& p, const std::string& crs, const std::string
   return legend.classes[(r >> 8) % legend.classes.size()].code;
 }
 
-void wholeJob(Tourist& t, const QString& truth) {
-  auto& w = t.window;
+void wholeJob(Driver& t, const QDir& folder, const QString& truth) {
+  auto& w = t.window();
   t.stage(0);
   t.click("composite-natural");
-  t.shot("1-scenes");
+  shot(t, folder, "1-scenes");
   t.click("composite-vegetation");
 
   t.stage(1);
@@ -73,7 +42,7 @@ void wholeJob(Tourist& t, const QString& truth) {
   t.until([&] { return t.find<ThresholdChart>("thresholdChart")->cuts().size() == 1; }, "the histogram");
   t.click("addCut");
   QTest::mouseClick(t.find<QToolButton>("curtain"), Qt::LeftButton);
-  t.shot("2-indices");
+  shot(t, folder, "2-indices");
   t.make("primary", "the class map");
 
   t.stage(2);
@@ -84,21 +53,21 @@ void wholeJob(Tourist& t, const QString& truth) {
   auto* classes = t.find<QTableWidget>("classTable");
   t.until([&] { return classes->item(3, 2)->text() != "–"; }, "the signatures");
   QTest::mouseClick(classes->viewport(), Qt::LeftButton, {}, classes->visualItemRect(classes->item(3, 0)).center());
-  t.shot("3-training");
+  shot(t, folder, "3-training");
 
   t.stage(3);
   t.click("method-maximum-likelihood");
   t.make("primary", "the map");
-  t.shot("4-mapping");
+  shot(t, folder, "4-mapping");
 
   t.stage(4);
   t.until([&] { return t.find<QLabel>("planned")->text().contains("on the view"); }, "the plan");
   t.make("primary", "the points");
   t.make("readGo", "the readings");
-  t.shot("5-sampling");
+  shot(t, folder, "5-sampling");
 
   t.stage(5);
-  t.shot("6-accuracy");
+  shot(t, folder, "6-accuracy");
   t.click("primary");
   t.until([&] { return w.labelling().isVisible() && !w.book().none(); }, "the labelling desk");
   t.settle();
@@ -110,14 +79,14 @@ void wholeJob(Tourist& t, const QString& truth) {
     const auto& all = w.bench().study().legend.classes;
     for (size_t k = 0; k < all.size(); ++k)
       if (all[k].code == code) QTest::keyClick(&w.labelling(), LabellingSheet::keyOf(k)[0].toLatin1());
-    if (i == n / 3) t.shot("7-labelling");
+    if (i == n / 3) shot(t, folder, "7-labelling");
   }
   t.click("closeLabelling");
   t.until([&] { return w.matrix().isVisible(); }, "the matrix");
-  t.shot("8-matrix");
-  w.matrix().writeCsv(t.folder.filePath("confusion-matrix.csv"));
+  shot(t, folder, "8-matrix");
+  w.matrix().writeCsv(folder.filePath("confusion-matrix.csv"));
   t.click("showPoints");
-  t.shot("9-points");
+  shot(t, folder, "9-points");
 }
 
 }  // namespace
@@ -126,9 +95,9 @@ int runTour(MainWindow& window, const QString& folder, const QString& truth) {
   try {
     if (!QDir().mkpath(folder)) throw std::runtime_error("the folder cannot be made");
     if (!window.bench().hasStudy()) throw std::runtime_error("no study is open");
-    Tourist tourist{window, QDir(folder)};
-    tourist.settle();
-    wholeJob(tourist, truth);
+    Driver driver(window);
+    driver.settle();
+    wholeJob(driver, QDir(folder), truth);
     fmt::print("Overall accuracy: {}\n", window.trail().stations()[5].figure.toStdString());
     return 0;
   } catch (const std::exception& e) {

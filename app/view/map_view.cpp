@@ -96,6 +96,7 @@ void MapView::fit() {
   }
   zoomTo(e);
   fitted_ = width() > 0;
+  keepFitted_ = true;  // until one pans or zooms
 }
 
 void MapView::zoomTo(const Extent& e) {
@@ -108,6 +109,7 @@ void MapView::setCentre(Place c, double unitsPerPixel) {
   centre_ = c;
   scale_ = unitsPerPixel;
   fitted_ = true;
+  keepFitted_ = false;
   changed();
 }
 
@@ -125,7 +127,7 @@ QPointF MapView::toScreen(Place p) const {
 }
 
 void MapView::resizeEvent(QResizeEvent*) {
-  if (!fitted_ && !front_.none()) fit();
+  if ((!fitted_ || keepFitted_) && !front_.none()) fit();
 }
 
 void MapView::paintPicture(QPainter& p, const Picture& picture, const QRect& clip, Wanted& wanted) {
@@ -429,6 +431,7 @@ void MapView::mouseMoveEvent(QMouseEvent* e) {
   if (held && !panning_ && (mouse_ - pressed_).manhattanLength() > 5) panning_ = true;
   if (panning_) {
     const QPointF d = mouse_ - pressed_;
+    keepFitted_ = false;
     centre_ = {pressedCentre_.x - d.x() * scale_, pressedCentre_.y + d.y() * scale_};
     changed();
   } else if (tool_ == Tool::Look) {
@@ -465,6 +468,7 @@ void MapView::wheelEvent(QWheelEvent* e) {
 
 void MapView::zoomBy(double factor, QPointF around) {
   const Place before = toMap(around);
+  keepFitted_ = false;
   scale_ = std::clamp(scale_ * factor, 1e-9, 1e7);
   const Place after = toMap(around);
   centre_ = {centre_.x + before.x - after.x, centre_.y + before.y - after.y};
@@ -473,6 +477,8 @@ void MapView::zoomBy(double factor, QPointF around) {
 
 void MapView::keyPressEvent(QKeyEvent* e) {
   const double step = 80 * scale_;
+  const bool arrow = e->key() == Qt::Key_Left || e->key() == Qt::Key_Right || e->key() == Qt::Key_Up || e->key() == Qt::Key_Down;
+  if (arrow) keepFitted_ = false;
   switch (e->key()) {
     case Qt::Key_Left: centre_.x -= step; return changed();
     case Qt::Key_Right: centre_.x += step; return changed();

@@ -51,6 +51,8 @@ class MapView : public QWidget {
   void fit();
   void zoomTo(const Extent& extent);
   void setCentre(Place centre, double unitsPerPixel);
+  /// The whole picture is in view and stays so when the window changes its size.
+  bool fitted() const { return keepFitted_; }
   Place centre() const { return centre_; }
   double unitsPerPixel() const { return scale_; }
   Extent visible() const;
@@ -102,7 +104,7 @@ class MapView : public QWidget {
   TileStore& tiles_;
   std::string crs_;
   Picture front_, back_;
-  bool curtainOn_ = false, peeking_ = false, bare_ = false, fitted_ = false;
+  bool curtainOn_ = false, peeking_ = false, bare_ = false, fitted_ = false, keepFitted_ = false;
   double curtainAt_ = 0.5;
   Place centre_;
   double scale_ = 1;

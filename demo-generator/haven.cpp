@@ -276,6 +276,10 @@ void writeStudy(const fs::path& folder, const fs::path& outlines, const std::vec
 
 }  // namespace
 
+void copyStudy(const fs::path& folder, const fs::path& target) {
+  fs::copy(folder / "pristine", target, fs::copy_options::recursive);
+}
+
 uint64_t writeHaven(const fs::path& folder, const zp::Progress& progress) {
   CPLSetConfigOption("OGR_CURRENT_DATE", "2031-11-12T00:00:00Z");
   g_checksum = 0;
@@ -295,7 +299,10 @@ uint64_t writeHaven(const fs::path& folder, const zp::Progress& progress) {
   progress.at(0.9);
   writeOutlines(world, folder / "outlines");
   writeCatalogue(folder / "archive", all);
-  if (!fs::exists(folder / "study")) writeStudy(folder / "study", folder / "outlines", all);
+  // One study stays untouched, for copies; the other is worked in, and never overwritten.
+  fs::remove_all(folder / "pristine");
+  writeStudy(folder / "pristine", folder / "outlines", all);
+  if (!fs::exists(folder / "study")) copyStudy(folder, folder / "study");
   progress.at(1);
   return g_checksum;
 }

@@ -1,15 +1,23 @@
 // make-haven FOLDER: writes the demo data.
+// make-haven --study FOLDER NEW-STUDY: copies the study to start from out of it.
 #include <fmt/format.h>
+
+#include <string>
 
 #include "base/error.h"
 #include "haven.h"
 
 int main(int argc, char** argv) {
-  if (argc != 2) {
-    fmt::print(stderr, "Usage: make-haven FOLDER\n");
+  const bool copy = argc == 4 && std::string(argv[1]) == "--study";
+  if (argc != 2 && !copy) {
+    fmt::print(stderr, "Usage: make-haven FOLDER | make-haven --study FOLDER NEW-STUDY\n");
     return 2;
   }
   try {
+    if (copy) {
+      haven::copyStudy(argv[2], argv[3]);
+      return 0;
+    }
     int last = -1;
     const zp::Progress progress([&](double share) {
       const int percent = static_cast<int>(share * 100);

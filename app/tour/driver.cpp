@@ -1,0 +1,40 @@
+#include "tour/driver.h"
+
+namespace zp {
+
+void Driver::until(const std::function<bool()>& condition, const char* what) {
+  if (!QTest::qWaitFor(condition, 120000)) throw std::runtime_error(std::string("waited in vain for ") + what);
+}
+
+void Driver::settle() {
+  until([this] { return window_.settled(); }, "the window to settle");
+  // What arrived is painted, which may ask for more.
+  QCoreApplication::processEvents();
+  window_.repaint();
+  until([this] { return window_.settled(); }, "the window to settle");
+  QCoreApplication::processEvents();
+}
+
+void Driver::stage(int index) {
+  QTest::mouseClick(&window_.trail(), Qt::LeftButton, {}, window_.trail().stationRect(index).center());
+  settle();
+}
+
+size_t Driver::products() const { return window_.bench().study().products.size(); }
+
+void Driver::make(const QString& button, const char* what) {
+  const size_t before = products();
+  click(button);
+  until([&] { return products() > before && !window_.bench().jobs().busy(); }, what);
+  settle();
+}
+
+void Driver::press(const QString& field, const QString& text) {
+  auto* w = find<QWidget>(field);
+  w->setFocus();
+  QTest::keyClick(w, Qt::Key_A, Qt::ControlModifier);
+  if (text.isEmpty()) QTest::keyClick(w, Qt::Key_Delete);
+  QTest::keyClicks(w, text);
+}
+
+}  // namespace zp
