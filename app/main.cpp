@@ -19,17 +19,20 @@ int main(int argc, char** argv) {
   parser.addHelpOption();
   parser.addPositionalArgument("PATH", "A study folder, or rasters to bring in", "[PATH…]");
   const QCommandLineOption look("look", "dusk or daylight", "NAME");
-  const QCommandLineOption tour("tour", "Go through the whole job on the demo study and save pictures to FOLDER", "FOLDER");
+  const QCommandLineOption tour(
+      "tour", "Go through the whole job on the demo study and save pictures to FOLDER", "FOLDER");
   const QCommandLineOption truth("truth", "The demo's hidden truth, for the tour's labels", "FILE");
   parser.addOptions({look, tour, truth});
   parser.process(app);
 
   zp::startGdal();
-  zp::applyLook(parser.isSet(look) ? parser.value(look) : QSettings().value("look", "dusk").toString());
+  zp::applyLook(parser.isSet(look) ? parser.value(look)
+                                   : QSettings().value("look", "dusk").toString());
   zp::MainWindow window;
   window.show();
   const QStringList paths = parser.positionalArguments();
-  if (paths.size() == 1 && QFileInfo(paths[0]).isDir() && QFileInfo::exists(paths[0] + "/study.json")) {
+  if (paths.size() == 1 && QFileInfo(paths[0]).isDir() &&
+      QFileInfo::exists(paths[0] + "/study.json")) {
     if (!window.bench().open(paths[0]) && parser.isSet(tour)) return 1;
   } else if (!paths.isEmpty()) {
     window.bench().bringIn(paths, false);

@@ -41,7 +41,8 @@ struct SceneArguments {
   std::string scene, sensor, roles, nodata;
 
   void addTo(CLI::App& app) {
-    app.add_option("SCENE", scene, "A raster, a folder of one-band rasters or a STAC item")->required();
+    app.add_option("SCENE", scene, "A raster, a folder of one-band rasters or a STAC item")
+        ->required();
     app.add_option("--sensor", sensor, "Preset to take band roles from");
     app.add_option("--roles", roles, "Roles by band number, such as red=3,nir=4");
     app.add_option("--nodata", nodata, "Stored value that stands for no data");
@@ -176,9 +177,10 @@ Call index(CLI::App& app) {
               const auto& entry = indexEntry(a->index);
               const auto missing = missingRoles(entry, scene);
               if (!missing.empty())
-                throw Error(fmt::format("“{}” has no {} band, which {} needs; give it with --roles or "
-                                        "--sensor.",
-                                        scene.name, listed(missing), entry.name));
+                throw Error(
+                    fmt::format("“{}” has no {} band, which {} needs; give it with --roles or "
+                                "--sensor.",
+                                scene.name, listed(missing), entry.name));
               text = entry.formula;
               name = entry.name;
             }
@@ -193,8 +195,9 @@ Call index(CLI::App& app) {
             std::optional<Layer> inside;
             if (a->inside) {
               if (scene.grid.crs.empty())
-                throw Error("The scene has no reference system, so it cannot be cut to an outline; "
-                            "give it one first.");
+                throw Error(
+                    "The scene has no reference system, so it cannot be cut to an outline; "
+                    "give it one first.");
               inside = readLayer(a->outline, scene.grid.crs);
             }
             Json result = toJson(computeIndex(scene, formula, name, temporary,
@@ -216,44 +219,48 @@ Call threshold(CLI::App& app) {
   call->add_option("--at", a->at, "Thresholds, rising, separated by commas")->required();
   call->add_option("--names", a->names, "Class names, one more than thresholds")->required();
   a->output.addTo(*call, "Class map to write");
-  auto* polygons = call->add_option("--polygons", a->polygons, "Vector file for polygons of classes");
+  auto* polygons =
+      call->add_option("--polygons", a->polygons, "Vector file for polygons of classes");
   call->add_option("--keep", a->keep, "Names of the classes that become polygons")->needs(polygons);
-  return {call, [a](const Progress& progress) {
-            const auto source = readingSource(a->raster);
-            std::vector<double> at;
-            for (const auto& part : split(a->at, ',')) {
-              const auto t = parseNumber(part);
-              if (!t) throw CLI::ValidationError("--at", fmt::format("“{}” is not a number.", part));
-              at.push_back(*t);
-            }
-            Legend legend;
-            for (const auto& name : split(a->names, ',')) legend.addMissing(legend.firstFreeCode(), name);
-            std::map<int, std::string> keep;
-            for (const auto& c : legend.classes) keep[c.code] = c.name;
-            if (!a->keep.empty()) {
-              keep.clear();
-              const auto all = split(a->names, ',');
-              for (const auto& name : split(a->keep, ',')) {
-                const auto found = std::find(all.begin(), all.end(), name);
-                if (found == all.end())
-                  throw CLI::ValidationError("--keep", fmt::format("There is no class “{}” to keep.{}", name, didYouMean(name, all)));
-                keep[static_cast<int>(found - all.begin()) + 1] = name;
-              }
-            }
-            argument("--at", [&] { requireRising(at, legend); });
-            Outputs outputs(a->output.replace);
-            const fs::path temporary = outputs.add(a->output.out, {source.file});
-            fs::path vector;
-            if (!a->polygons.empty()) vector = outputs.add(a->polygons, {source.file});
-            thresholdToClasses(source.file, std::max(1, source.band), at, legend, temporary,
-                               progress.part(0, 0.6));
-            if (!vector.empty())
-              writeLayer(vector, a->polygons, classPolygons(temporary, keep, progress.part(0.6, 0.9)),
-                         {FieldType::Integer, FieldType::Text, FieldType::Real});
-            const Json areas = toJson(classAreas(temporary, legend, progress.part(0.9, 1)));
-            outputs.commit();
-            return Json{{"classes", areas}, {"outputs", names(outputs)}};
-          }};
+  return {
+      call, [a](const Progress& progress) {
+        const auto source = readingSource(a->raster);
+        std::vector<double> at;
+        for (const auto& part : split(a->at, ',')) {
+          const auto t = parseNumber(part);
+          if (!t) throw CLI::ValidationError("--at", fmt::format("“{}” is not a number.", part));
+          at.push_back(*t);
+        }
+        Legend legend;
+        for (const auto& name : split(a->names, ','))
+          legend.addMissing(legend.firstFreeCode(), name);
+        std::map<int, std::string> keep;
+        for (const auto& c : legend.classes) keep[c.code] = c.name;
+        if (!a->keep.empty()) {
+          keep.clear();
+          const auto all = split(a->names, ',');
+          for (const auto& name : split(a->keep, ',')) {
+            const auto found = std::find(all.begin(), all.end(), name);
+            if (found == all.end())
+              throw CLI::ValidationError("--keep", fmt::format("There is no class “{}” to keep.{}",
+                                                               name, didYouMean(name, all)));
+            keep[static_cast<int>(found - all.begin()) + 1] = name;
+          }
+        }
+        argument("--at", [&] { requireRising(at, legend); });
+        Outputs outputs(a->output.replace);
+        const fs::path temporary = outputs.add(a->output.out, {source.file});
+        fs::path vector;
+        if (!a->polygons.empty()) vector = outputs.add(a->polygons, {source.file});
+        thresholdToClasses(source.file, std::max(1, source.band), at, legend, temporary,
+                           progress.part(0, 0.6));
+        if (!vector.empty())
+          writeLayer(vector, a->polygons, classPolygons(temporary, keep, progress.part(0.6, 0.9)),
+                     {FieldType::Integer, FieldType::Text, FieldType::Real});
+        const Json areas = toJson(classAreas(temporary, legend, progress.part(0.9, 1)));
+        outputs.commit();
+        return Json{{"classes", areas}, {"outputs", names(outputs)}};
+      }};
 }
 
 Call areas(CLI::App& app) {
@@ -261,7 +268,8 @@ Call areas(CLI::App& app) {
   auto map = std::make_shared<std::string>();
   call->add_option("MAP", *map, "A class map")->required();
   return {call, [map](const Progress& progress) {
-            return Json{{"classes", toJson(classAreas(*map, {}, progress))}, {"outputs", Json::array()}};
+            return Json{{"classes", toJson(classAreas(*map, {}, progress))},
+                        {"outputs", Json::array()}};
           }};
 }
 
@@ -287,7 +295,8 @@ Trained train(const TrainingArguments& a, const Scene& scene, const Progress& pr
   t.bands = bandsFromText(a.bands, scene);
   const auto trainingAreas = readTrainingAreas(a.layer, a.fields, scene.grid.crs);
   t.legend = legendOf(trainingAreas);
-  t.signatures = computeSignatures(scene, t.bands, labelPixels(trainingAreas, scene.grid), t.legend, progress);
+  t.signatures =
+      computeSignatures(scene, t.bands, labelPixels(trainingAreas, scene.grid), t.legend, progress);
   return t;
 }
 
@@ -377,7 +386,8 @@ Call points(CLI::App& app) {
       ->check(CLI::IsMember({"random", "stratified"}));
   call->add_option("--over", a->over, "Raster to place points on")->required();
   call->add_option("--inside", a->inside, "Polygons: FILE or FILE:LAYER");
-  auto* count = call->add_option("--count", a->count, "Points in all (random)")->check(CLI::PositiveNumber);
+  auto* count =
+      call->add_option("--count", a->count, "Points in all (random)")->check(CLI::PositiveNumber);
   call->add_option("--per-class", a->perClass, "Points in each class (stratified)")
       ->check(CLI::PositiveNumber)
       ->excludes(count);
@@ -416,31 +426,38 @@ Call points(CLI::App& app) {
                                   {"name", known ? known->name : fmt::format("class {}", code)},
                                   {"points", n}});
             }
-            return Json{{"points", placed.points.size()}, {"per_class", perClass}, {"outputs", names(outputs)}};
+            return Json{{"points", placed.points.size()},
+                        {"per_class", perClass},
+                        {"outputs", names(outputs)}};
           }};
 }
 
 /// Points of a vector layer, or of a CSV with columns x and y.
 std::vector<Place> placesOf(const Layer& layer, const std::string& name) {
   std::vector<Place> places;
-  const bool shapes = std::any_of(layer.shapes.begin(), layer.shapes.end(), [](const Shape& s) { return !s.points.empty(); });
+  const bool shapes = std::any_of(layer.shapes.begin(), layer.shapes.end(),
+                                  [](const Shape& s) { return !s.points.empty(); });
   if (shapes) {
     for (const auto& s : layer.shapes)
       places.push_back(s.points.empty() ? Place{NAN, NAN} : s.points[0]);
     return places;
   }
   const auto has = [&](const char* column) {
-    return std::find(layer.table.columns.begin(), layer.table.columns.end(), column) != layer.table.columns.end();
+    return std::find(layer.table.columns.begin(), layer.table.columns.end(), column) !=
+           layer.table.columns.end();
   };
   if (!has("x") || !has("y"))
-    throw Error(fmt::format("“{}” holds no points; give a layer of points, or a CSV with columns x and "
-                            "y in the system of the rasters.",
-                            name));
+    throw Error(
+        fmt::format("“{}” holds no points; give a layer of points, or a CSV with columns x and "
+                    "y in the system of the rasters.",
+                    name));
   const size_t x = layer.table.column("x"), y = layer.table.column("y");
   for (size_t r = 0; r < layer.table.rows.size(); ++r) {
-    const auto px = parseNumber(trimmed(layer.table.rows[r][x])), py = parseNumber(trimmed(layer.table.rows[r][y]));
+    const auto px = parseNumber(trimmed(layer.table.rows[r][x])),
+               py = parseNumber(trimmed(layer.table.rows[r][y]));
     if (!px || !py)
-      throw Error(fmt::format("Row {} of “{}” has no number in x or y; mend it first.", r + 1, name));
+      throw Error(
+          fmt::format("Row {} of “{}” has no number in x or y; mend it first.", r + 1, name));
     places.push_back({*px, *py});
   }
   return places;
@@ -454,7 +471,8 @@ Call readings(CLI::App& app) {
   };
   auto* call = app.add_subcommand("readings", "Values of rasters at points");
   auto a = std::make_shared<Arguments>();
-  call->add_option("PLACES", a->places, "Points: FILE, FILE:LAYER, or a CSV with x and y")->required();
+  call->add_option("PLACES", a->places, "Points: FILE, FILE:LAYER, or a CSV with x and y")
+      ->required();
   call->add_option("--from", a->from, "Rasters to read: F.tif or F.tif:BAND")->required();
   a->output.addTo(*call, "CSV to write", false);
   return {call, [a](const Progress& progress) {
@@ -475,7 +493,9 @@ Call readings(CLI::App& app) {
               writeFileAtomically(temporary, toCsv(table));
               outputs.commit();
             }
-            Json json{{"rows", table.rows.size()}, {"columns", table.columns}, {"outputs", names(outputs)}};
+            Json json{{"rows", table.rows.size()},
+                      {"columns", table.columns},
+                      {"outputs", names(outputs)}};
             return json;
           }};
 }
@@ -495,7 +515,8 @@ Call matrix(CLI::App& app) {
   return {call, [a](const Progress& progress) {
             Outputs outputs(a->output.replace);
             fs::path temporary;
-            if (!a->output.out.empty()) temporary = outputs.add(a->output.out, {fileOfLayer(a->table)});
+            if (!a->output.out.empty())
+              temporary = outputs.add(a->output.out, {fileOfLayer(a->table)});
             const Table table = readTable(a->table);
             Legend legend;
             if (!a->strata.empty()) legend = legendOf(RasterFile(a->strata));
@@ -505,9 +526,10 @@ Call matrix(CLI::App& app) {
               std::map<int, double> mapped;
               for (const auto& c : classAreas(a->strata, {}, progress)) mapped[c.code] = c.area;
               if (!mapped.empty() && std::isnan(mapped.begin()->second))
-                throw Error(fmt::format("“{}” has no reference system, so areas are not known; give it one "
-                                        "first.",
-                                        a->strata));
+                throw Error(
+                    fmt::format("“{}” has no reference system, so areas are not known; give it one "
+                                "first.",
+                                a->strata));
               const auto e = stratifiedEstimate(m, mapped);
               json["weighted"] = toJson(e);
               Json areas = Json::array();
@@ -529,8 +551,8 @@ Call matrix(CLI::App& app) {
 }  // namespace
 
 std::vector<Call> addCalls(CLI::App& app) {
-  return {look(app),    index(app), threshold(app), areas(app),    signatures(app),
-          map(app),     points(app), readings(app), matrix(app)};
+  return {look(app), index(app),  threshold(app), areas(app), signatures(app),
+          map(app),  points(app), readings(app),  matrix(app)};
 }
 
 }  // namespace zp

@@ -53,7 +53,8 @@ std::string shown(const zp::Json& v) {
 /// The same facts for a person: a line a key, and a line an item below it.
 void printPlain(const zp::Json& json) {
   for (const auto& [key, value] : json.items()) {
-    const bool table = value.is_array() && !value.empty() && (value[0].is_object() || value[0].is_array());
+    const bool table =
+        value.is_array() && !value.empty() && (value[0].is_object() || value[0].is_array());
     if (!table) {
       fmt::print("{:<16} {}\n", key, shown(value));
       continue;
@@ -99,8 +100,10 @@ int main(int argc, char** argv) {
     for (const auto& call : calls) {
       if (!call.app->parsed()) continue;
       const zp::Json result = call.run(progress);
-      if (json) fmt::print("{}\n", result.dump(2, ' ', false, zp::Json::error_handler_t::replace));
-      else printPlain(result);
+      if (json)
+        fmt::print("{}\n", result.dump(2, ' ', false, zp::Json::error_handler_t::replace));
+      else
+        printPlain(result);
     }
     return 0;
   } catch (const CLI::ParseError& e) {
@@ -112,7 +115,8 @@ int main(int argc, char** argv) {
   } catch (const zp::Error& e) {
     fmt::print(stderr, "{}\n", e.what());
   } catch (const std::bad_alloc&) {
-    fmt::print(stderr, "There is not enough memory; close other programs or use a smaller input.\n");
+    fmt::print(stderr,
+               "There is not enough memory; close other programs or use a smaller input.\n");
   } catch (const std::exception& e) {
     fmt::print(stderr, "This could not be done ({}).\n", e.what());
   }

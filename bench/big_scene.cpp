@@ -1,5 +1,5 @@
-// make-big-scene FILE WIDTH HEIGHT BANDS AREAS.gpkg: a scene of any size for measuring, with training
-// areas of eight covers.
+// make-big-scene FILE WIDTH HEIGHT BANDS AREAS.gpkg: a scene of any size for measuring, with
+// training areas of eight covers.
 #include <fmt/format.h>
 
 #include <cstdlib>
@@ -15,7 +15,8 @@ int main(int argc, char** argv) {
     return 2;
   }
   const int width = std::atoi(argv[2]), height = std::atoi(argv[3]), bands = std::atoi(argv[4]);
-  static const char* const kRoles[] = {"blue", "green", "red", "rededge", "nir", "nir08", "swir16", "swir22"};
+  static const char* const kRoles[] = {"blue", "green", "red",    "rededge",
+                                       "nir",  "nir08", "swir16", "swir22"};
   zp::RasterSpec spec;
   spec.grid.width = width, spec.grid.height = height;
   spec.grid.transform = {400000, 10, 0, 6000000, 0, -10};
@@ -28,7 +29,9 @@ int main(int argc, char** argv) {
     spec.bands.back().scale = 0.0001;
   }
   // Eight covers in patches of 64 x 64 pixels, each with its own level per band and some noise.
-  const auto cover = [](int x, int y) { return zp::mix(static_cast<uint64_t>(x / 64), static_cast<uint64_t>(y / 64)) % 8; };
+  const auto cover = [](int x, int y) {
+    return zp::mix(static_cast<uint64_t>(x / 64), static_cast<uint64_t>(y / 64)) % 8;
+  };
   zp::RasterWriter writer(argv[1], spec);
   std::vector<uint16_t> values;
   for (int y = 0; y < height; y += 256) {
@@ -36,9 +39,14 @@ int main(int argc, char** argv) {
     values.resize(w.pixels());
     for (int b = 0; b < bands; ++b) {
       for (size_t i = 0; i < values.size(); ++i) {
-        const int x = static_cast<int>(i % static_cast<size_t>(width)), row = y + static_cast<int>(i / static_cast<size_t>(width));
+        const int x = static_cast<int>(i % static_cast<size_t>(width)),
+                  row = y + static_cast<int>(i / static_cast<size_t>(width));
         const uint64_t level = zp::mix(cover(x, row), static_cast<uint64_t>(b)) % 4000;
-        values[i] = static_cast<uint16_t>(500 + level + zp::mix(i + static_cast<size_t>(y) * static_cast<size_t>(width), static_cast<uint64_t>(b)) % 200);
+        values[i] =
+            static_cast<uint16_t>(500 + level +
+                                  zp::mix(i + static_cast<size_t>(y) * static_cast<size_t>(width),
+                                          static_cast<uint64_t>(b)) %
+                                      200);
       }
       writer.writeCodes(b + 1, w, values);
     }
@@ -54,7 +62,9 @@ int main(int argc, char** argv) {
       areas.table.rows.push_back({std::to_string(c), fmt::format("cover {}", c)});
       areas.shapes.emplace_back();
       const auto& g = spec.grid;
-      areas.shapes.back().rings = {{g.toMap(x * 64 + 4, y * 64 + 4), g.toMap(x * 64 + 60, y * 64 + 4), g.toMap(x * 64 + 60, y * 64 + 60), g.toMap(x * 64 + 4, y * 64 + 60)}};
+      areas.shapes.back().rings = {
+          {g.toMap(x * 64 + 4, y * 64 + 4), g.toMap(x * 64 + 60, y * 64 + 4),
+           g.toMap(x * 64 + 60, y * 64 + 60), g.toMap(x * 64 + 4, y * 64 + 60)}};
     }
   zp::writeLayer(argv[5], argv[5], areas, {zp::FieldType::Integer, zp::FieldType::Text});
   return 0;

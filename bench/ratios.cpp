@@ -9,9 +9,9 @@
 #include <opencv2/ml.hpp>
 
 #include "base/random.h"
-#include "index/compute_index.h"
 #include "grid/gdal_start.h"
 #include "grid/raster_writer.h"
+#include "index/compute_index.h"
 #include "mapping/maximum_likelihood.h"
 #include "scene/band_reader.h"
 
@@ -19,7 +19,9 @@ namespace {
 
 std::filesystem::path g_scene;
 
-std::filesystem::path besideScene(const char* name) { return g_scene.parent_path() / name; }
+std::filesystem::path besideScene(const char* name) {
+  return g_scene.parent_path() / name;
+}
 
 /// The index of two bands, file to file, as `zpatch index` does it.
 void IndexOfTwoBands(benchmark::State& state) {
@@ -28,11 +30,12 @@ void IndexOfTwoBands(benchmark::State& state) {
   for (auto _ : state) zp::computeIndex(scene, formula, "index", besideScene("bench-index.tif"));
 }
 
-/// The yardstick: the same bytes read and written by GDAL in the same windows, with the same options
-/// and threads, and no computing. The values to write are in memory beforehand.
+/// The yardstick: the same bytes read and written by GDAL in the same windows, with the same
+/// options and threads, and no computing. The values to write are in memory beforehand.
 void CopyOfTwoBands(benchmark::State& state) {
   const zp::Scene scene = zp::openScene(g_scene);
-  const auto red = static_cast<size_t>(scene.bandOf("red")), nir = static_cast<size_t>(scene.bandOf("nir"));
+  const auto red = static_cast<size_t>(scene.bandOf("red")),
+             nir = static_cast<size_t>(scene.bandOf("nir"));
   const zp::RasterFile index(besideScene("bench-index.tif"));
   const auto windows = zp::BandReader(scene, {red, nir}).windows();
   std::vector<std::vector<float>> ready;
@@ -52,7 +55,9 @@ void CopyOfTwoBands(benchmark::State& state) {
       const auto& w = windows[i];
       in.resize(w.pixels());
       for (size_t b : {nir, red})
-        if (source->GetRasterBand(static_cast<int>(b) + 1)->RasterIO(GF_Read, w.x, w.y, w.width, w.height, in.data(), w.width, w.height, GDT_UInt16, 0, 0, nullptr) != CE_None)
+        if (source->GetRasterBand(static_cast<int>(b) + 1)
+                ->RasterIO(GF_Read, w.x, w.y, w.width, w.height, in.data(), w.width, w.height,
+                           GDT_UInt16, 0, 0, nullptr) != CE_None)
           state.SkipWithError("the scene cannot be read");
       writer.write(1, w, ready[i]);
     }
@@ -64,7 +69,8 @@ void CopyOfTwoBands(benchmark::State& state) {
 /// A million pixels of eight overlapping classes in eight bands.
 struct Pixels {
   static constexpr int kBands = 8, kClasses = 8, kCount = 1 << 20, kTraining = 2000;
-  cv::Mat training{kClasses * kTraining, kBands, CV_32F}, labels{kClasses * kTraining, 1, CV_32S}, all{kCount, kBands, CV_32F};
+  cv::Mat training{kClasses * kTraining, kBands, CV_32F}, labels{kClasses * kTraining, 1, CV_32S},
+      all{kCount, kBands, CV_32F};
   std::vector<std::vector<float>> planar{kBands, std::vector<float>(kCount)};
   zp::SignatureSet signatures;
 
@@ -82,13 +88,17 @@ struct Pixels {
       means.push_back(Eigen::VectorXd::NullaryExpr(kBands, [&] { return 0.25 + 0.06 * bell(); }));
     }
     const auto draw = [&](int c, float* out) {
-      const Eigen::VectorXd x = means[static_cast<size_t>(c)] + mixing[static_cast<size_t>(c)] * Eigen::VectorXd::NullaryExpr(kBands, [&] { return bell(); });
+      const Eigen::VectorXd x = means[static_cast<size_t>(c)] +
+                                mixing[static_cast<size_t>(c)] *
+                                    Eigen::VectorXd::NullaryExpr(kBands, [&] { return bell(); });
       for (int b = 0; b < kBands; ++b) out[b] = static_cast<float>(x[b]);
     };
-    for (int i = 0; i < training.rows; ++i) labels.at<int>(i) = i % kClasses + 1, draw(i % kClasses, training.ptr<float>(i));
+    for (int i = 0; i < training.rows; ++i)
+      labels.at<int>(i) = i % kClasses + 1, draw(i % kClasses, training.ptr<float>(i));
     for (int i = 0; i < kCount; ++i) {
       draw(static_cast<int>(random.below(kClasses)), all.ptr<float>(i));
-      for (int b = 0; b < kBands; ++b) planar[static_cast<size_t>(b)][static_cast<size_t>(i)] = all.at<float>(i, b);
+      for (int b = 0; b < kBands; ++b)
+        planar[static_cast<size_t>(b)][static_cast<size_t>(i)] = all.at<float>(i, b);
     }
     for (int b = 0; b < kBands; ++b) signatures.bands.push_back(fmt::format("b{}", b));
     for (int c = 0; c < kClasses; ++c) {
@@ -159,7 +169,11 @@ int main(int argc, char** argv) {
   g_scene = argv[1];
   zp::startGdal();
   const auto slow = [](const char* name, void (*f)(benchmark::State&)) {
-    benchmark::RegisterBenchmark(name, f)->Unit(benchmark::kMillisecond)->UseRealTime()->MinTime(0.01)->Repetitions(3);
+    benchmark::RegisterBenchmark(name, f)
+        ->Unit(benchmark::kMillisecond)
+        ->UseRealTime()
+        ->MinTime(0.01)
+        ->Repetitions(3);
   };
   slow("IndexOfTwoBands", &IndexOfTwoBands);
   slow("CopyOfTwoBands", &CopyOfTwoBands);
@@ -168,11 +182,18 @@ int main(int argc, char** argv) {
   BestTimes reporter;
   benchmark::RunSpecifiedBenchmarks(&reporter);
   std::error_code ignored;
-  for (const char* name : {"bench-index.tif", "bench-copy.tif"}) std::filesystem::remove(besideScene(name), ignored);
+  for (const char* name : {"bench-index.tif", "bench-copy.tif"})
+    std::filesystem::remove(besideScene(name), ignored);
   size_t same = 0;
-  for (int i = 0; i < Pixels::kCount && !g_theirs.empty(); ++i) same += g_theirs.at<int>(i) == g_ours[static_cast<size_t>(i)] ? 1 : 0;
+  for (int i = 0; i < Pixels::kCount && !g_theirs.empty(); ++i)
+    same += g_theirs.at<int>(i) == g_ours[static_cast<size_t>(i)] ? 1 : 0;
   auto& t = reporter.times;
-  fmt::print("\nindex, file to file: {:.2f} x the time of plain copying (at most 1.2)\n", t["IndexOfTwoBands"] / t["CopyOfTwoBands"]);
-  fmt::print("maximum likelihood: {:.1f} x faster than cv::ml::NormalBayesClassifier (at least 15), same class for {:.4f} % (at least 99.99)\n", t["MaximumLikelihoodOpenCV"] / t["MaximumLikelihoodOurs"], 100.0 * static_cast<double>(same) / Pixels::kCount);
+  fmt::print("\nindex, file to file: {:.2f} x the time of plain copying (at most 1.2)\n",
+             t["IndexOfTwoBands"] / t["CopyOfTwoBands"]);
+  fmt::print(
+      "maximum likelihood: {:.1f} x faster than cv::ml::NormalBayesClassifier (at least 15), same "
+      "class for {:.4f} % (at least 99.99)\n",
+      t["MaximumLikelihoodOpenCV"] / t["MaximumLikelihoodOurs"],
+      100.0 * static_cast<double>(same) / Pixels::kCount);
   return 0;
 }

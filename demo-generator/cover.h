@@ -10,13 +10,32 @@ namespace haven {
 
 /// What grows or stands on a pixel of the truth.
 enum class Cover : uint8_t {
-  ClearWater, SiltyWater, Mud, Sand, LowMarsh, HighMarsh, ReedUncut, ReedCut, OsierYoung, OsierOld,
-  WetMeadow, WallBank, FieldBare, FieldLeaf, FieldYellow, Broadleaf, Conifer, Roof, Garden, Road, Quarry
+  ClearWater,
+  SiltyWater,
+  Mud,
+  Sand,
+  LowMarsh,
+  HighMarsh,
+  ReedUncut,
+  ReedCut,
+  OsierYoung,
+  OsierOld,
+  WetMeadow,
+  WallBank,
+  FieldBare,
+  FieldLeaf,
+  FieldYellow,
+  Broadleaf,
+  Conifer,
+  Roof,
+  Garden,
+  Road,
+  Quarry
 };
 inline constexpr size_t kCovers = 21;
 
-int classOf(Cover c);              // code in the legend
-std::string subclassOf(Cover c);   // name
+int classOf(Cover c);             // code in the legend
+std::string subclassOf(Cover c);  // name
 zp::Legend havenLegend();
 
 /// A cutting compartment of reed or osier.
@@ -24,8 +43,8 @@ struct Compartment {
   int number;
   Place seed;
   bool osier, cut;
-  int lastCut;        // year
-  int waterLevel;     // cm above ground
+  int lastCut;     // year
+  int waterLevel;  // cm above ground
   std::vector<Place> outline;
 };
 

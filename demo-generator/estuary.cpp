@@ -11,12 +11,22 @@
 namespace haven {
 namespace {
 
-constexpr double kReach = 320;  // metres to which a creek shapes the ground
+constexpr double kReach = 170;  // metres to which a creek shapes the ground
 
 Course mainChannel() {
-  Course c = through({{-900, 6150}, {600, 5750}, {2000, 5500}, {3300, 5050}, {4400, 4250},
-                      {5600, 4050}, {6700, 4650}, {7900, 4950}, {9000, 4600}, {9900, 4500},
-                      {10700, 3950}, {11400, 3300}, {12400, 3150}},
+  Course c = through({{-900, 6150},
+                      {600, 5750},
+                      {2000, 5500},
+                      {3300, 5050},
+                      {4400, 4250},
+                      {5600, 4050},
+                      {6700, 4650},
+                      {7900, 4950},
+                      {9000, 4600},
+                      {9900, 4500},
+                      {10700, 3950},
+                      {11400, 3300},
+                      {12400, 3150}},
                      0, 26);
   for (size_t i = 0; i < c.places.size(); ++i) {
     const double inland = std::clamp(c.places[i].x / 11500, 0.0, 1.0), open = 1 - inland;
@@ -64,9 +74,9 @@ std::vector<Course> makeCreeks(const Course& channel) {
   std::vector<Course> creeks;
   zp::Random random(20310718);
   // Mouths along the channel, by turns on either bank.
-  const double mouths[][3] = {{1500, -1, 30}, {2300, 1, 26}, {3100, -1, 34}, {3650, 1, 20},
-                              {4350, 1, 30},  {4600, -1, 24}, {5350, 1, 28}, {5900, -1, 36},
-                              {6600, 1, 22},  {7200, -1, 20}, {8000, 1, 24}, {8700, -1, 14},
+  const double mouths[][3] = {{1500, -1, 30}, {2300, 1, 26},  {3100, -1, 34}, {3650, 1, 20},
+                              {4350, 1, 30},  {4600, -1, 24}, {5350, 1, 28},  {5900, -1, 36},
+                              {6600, 1, 22},  {7200, -1, 20}, {8000, 1, 24},  {8700, -1, 14},
                               {9500, 1, 12}};
   for (const auto& [x, side, width] : mouths) {
     size_t i = 0;
@@ -131,7 +141,8 @@ Estuary makeEstuary() {
           edgeDistanceAt(e.channel, {(c - margin) * kNet, (r - margin) * kNet});
   });
   const auto onNet = [&](Place p) {
-    const double x = std::clamp(p.x / kNet + margin, 0.0, nw - 1.001), y = std::clamp(p.y / kNet + margin, 0.0, nh - 1.001);
+    const double x = std::clamp(p.x / kNet + margin, 0.0, nw - 1.001),
+                 y = std::clamp(p.y / kNet + margin, 0.0, nh - 1.001);
     const auto c = static_cast<size_t>(x), r = static_cast<size_t>(y);
     const double u = x - static_cast<double>(c), v = y - static_cast<double>(r);
     const double* n = net.data() + r * nw + c;
@@ -141,7 +152,8 @@ Estuary makeEstuary() {
   forRows(kHeight, [&](int row) {
     for (int col = 0; col < kWidth; ++col) {
       const Place p{(col + 0.5) * kPixel, (row + 0.5) * kPixel};
-      const double wx = 150 * layered(p.x / 800, p.y / 800, 4, 31), wy = 150 * layered(p.x / 800, p.y / 800, 4, 32);
+      const double wx = 150 * layered(p.x / 800, p.y / 800, 4, 31),
+                   wy = 150 * layered(p.x / 800, p.y / 800, 4, 32);
       const double narrow = smooth(9000, 11500, p.x);  // the river keeps its line
       const Place bent{p.x + wx * (1 - 0.85 * narrow), p.y + wy * (1 - 0.85 * narrow)};
       const double edge = std::min(onNet(bent), p.x + 0.5 * wx - coast(p.y + wy));

@@ -47,7 +47,8 @@ zp::Grid gridOf(double pixel) {
 }
 
 template <class T>
-void writeRaster(const fs::path& file, zp::RasterSpec spec, const std::vector<std::vector<T>>& bands, bool classes = false) {
+void writeRaster(const fs::path& file, zp::RasterSpec spec,
+                 const std::vector<std::vector<T>>& bands, bool classes = false) {
   zp::RasterWriter writer(file, spec);
   const zp::Window all{0, 0, spec.grid.width, spec.grid.height};
   for (size_t b = 0; b < bands.size(); ++b) {
@@ -56,7 +57,8 @@ void writeRaster(const fs::path& file, zp::RasterSpec spec, const std::vector<st
       auto copy = bands[b];
       writer.write(static_cast<int>(b) + 1, all, copy);
     } else {
-      writer.writeCodes(static_cast<int>(b) + 1, all, std::vector<uint16_t>(bands[b].begin(), bands[b].end()));
+      writer.writeCodes(static_cast<int>(b) + 1, all,
+                        std::vector<uint16_t>(bands[b].begin(), bands[b].end()));
     }
   }
   writer.finish();
@@ -86,7 +88,8 @@ void tilt(std::vector<std::vector<uint16_t>>& bands, int w, int h) {
     for (int x = 0; x < w; ++x) {
       const double left = x + 0.22 * (y - h), right = (w - x) - 0.22 * y;
       if (left + 70 > 0 && right + 70 > 0) continue;
-      for (auto& b : bands) b[static_cast<size_t>(y) * static_cast<size_t>(w) + static_cast<size_t>(x)] = 0;
+      for (auto& b : bands)
+        b[static_cast<size_t>(y) * static_cast<size_t>(w) + static_cast<size_t>(x)] = 0;
     }
 }
 
@@ -128,7 +131,7 @@ struct RadarDate {
 constexpr RadarDate kRadar[] = {
     {"2031-03-10", "Heron 10 Mar", false, false}, {"2031-04-03", "Heron 3 Apr", true, false},
     {"2031-04-27", "Heron 27 Apr", false, true},  {"2031-05-21", "Heron 21 May", false, false},
-    {"2031-06-08", "Heron 8 Jun", false, true},  {"2031-06-26", "Heron 26 Jun", true, false},
+    {"2031-06-08", "Heron 8 Jun", false, true},   {"2031-06-26", "Heron 26 Jun", true, false},
     {"2031-07-20", "Heron 20 Jul", false, true},  {"2031-08-07", "Heron 7 Aug", false, false},
     {"2031-08-31", "Heron 31 Aug", false, false}, {"2031-09-24", "Heron 24 Sep", true, true},
     {"2031-10-12", "Heron 12 Oct", false, false}, {"2031-11-05", "Heron 5 Nov", false, false}};
@@ -162,11 +165,16 @@ void writeOptical(const World& world, const fs::path& archive, std::vector<Archi
     fs::create_directories(folder);
     if (d.cloudy) {
       zp::RasterSpec spec{grid, zp::NumberType::Byte, {}, {named("quality")}, {}};
-      writeRaster<uint8_t>(folder / "quality.tif", spec, {cloud(bands, grid.width, grid.height)}, true);
+      writeRaster<uint8_t>(folder / "quality.tif", spec, {cloud(bands, grid.width, grid.height)},
+                           true);
     }
     auto counts = toCounts(bands);
     if (d.tilted) tilt(counts, grid.width, grid.height);
-    zp::RasterSpec spec{grid, zp::NumberType::UInt16, {}, {}, {{"TIFFTAG_DATETIME", std::string(d.date) + " 10:40:00"}}};
+    zp::RasterSpec spec{grid,
+                        zp::NumberType::UInt16,
+                        {},
+                        {},
+                        {{"TIFFTAG_DATETIME", std::string(d.date) + " 10:40:00"}}};
     const auto& names = zp::sensor("finch").bands;
     std::vector<fs::path> files;
     if (d.folder) {
@@ -191,7 +199,8 @@ void writeRadar(const World& world, const fs::path& archive, std::vector<Archive
     ++n;
     const fs::path folder = archive / fmt::format("heron-{}", d.date);
     fs::create_directories(folder);
-    zp::RasterSpec spec{gridOf(10), zp::NumberType::Float32, -9999.0, {named("vv"), named("vh")}, {}};
+    zp::RasterSpec spec{
+        gridOf(10), zp::NumberType::Float32, -9999.0, {named("vv"), named("vh")}, {}};
     const fs::path file = folder / fmt::format("heron-{}.tif", d.date);
     writeRaster<float>(file, spec, bands);
     finishScene(all, zp::openScene(file), "heron", d.date, d.title, folder, d.fetched);
@@ -201,7 +210,8 @@ void writeRadar(const World& world, const fs::path& archive, std::vector<Archive
 void writeKite(const World& world, const fs::path& archive, std::vector<Archived>& all) {
   const fs::path folder = archive / "kite-2031-06-04", file = folder / "kite-2031-06-04.tif";
   fs::create_directories(folder);
-  zp::RasterSpec spec{gridOf(kPixel), zp::NumberType::Byte, {}, {named("red"), named("green"), named("blue")}, {}};
+  zp::RasterSpec spec{
+      gridOf(kPixel), zp::NumberType::Byte, {}, {named("red"), named("green"), named("blue")}, {}};
   writeRaster<uint8_t>(file, spec, kitePicture(world, {0.36, true, 3000}));
   finishScene(all, zp::openScene(file), "kite", "2031-06-04", "Kite 4 Jun", folder, true);
 }
@@ -236,22 +246,27 @@ void writeOutlines(const World& world, const fs::path& folder) {
   const Temperature t = surfaceTemperature(world);
   zp::BandFacts band = named("surface temperature");
   band.unit = "°C";
-  writeRaster<float>(folder / "surface-temperature.tif", {t.grid, zp::NumberType::Float32, -9999.0, {band}, {}}, {t.values});
+  writeRaster<float>(folder / "surface-temperature.tif",
+                     {t.grid, zp::NumberType::Float32, -9999.0, {band}, {}}, {t.values});
 }
 
 void writeCatalogue(const fs::path& archive, const std::vector<Archived>& all) {
   zp::Json links = zp::Json::array();
   for (const auto& a : all)
-    links.push_back({{"rel", "item"}, {"href", fs::relative(a.item, archive).generic_string()}, {"type", "application/geo+json"}});
-  zp::writeJson(archive / "catalog.json", {{"type", "Catalog"},
-                                           {"stac_version", "1.0.0"},
-                                           {"id", "ondrey-haven"},
-                                           {"description", "Scenes of Ondrey Haven, a made-up place"},
-                                           {"links", links}});
+    links.push_back({{"rel", "item"},
+                     {"href", fs::relative(a.item, archive).generic_string()},
+                     {"type", "application/geo+json"}});
+  zp::writeJson(archive / "catalog.json",
+                {{"type", "Catalog"},
+                 {"stac_version", "1.0.0"},
+                 {"id", "ondrey-haven"},
+                 {"description", "Scenes of Ondrey Haven, a made-up place"},
+                 {"links", links}});
 }
 
 /// The study to start from: the fetched scenes copied into it, outlines and legend in place.
-void writeStudy(const fs::path& folder, const fs::path& outlines, const std::vector<Archived>& all) {
+void writeStudy(const fs::path& folder, const fs::path& outlines,
+                const std::vector<Archived>& all) {
   zp::Study study = zp::Study::create(folder, "Ondrey Haven");
   study.legend = havenLegend();
   fs::copy(outlines, folder / "outlines", fs::copy_options::recursive);

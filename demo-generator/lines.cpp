@@ -55,7 +55,8 @@ std::vector<float> edgeDistance(const std::vector<Course>& courses, double reach
     for (const auto& s : segmentsOf(course)) {
       const double r = reach + std::max(s.wa, s.wb);
       const int from = std::max(0, static_cast<int>((std::min(s.a.y, s.b.y) - r) / kPixel / kBand));
-      const int to = std::min(bands - 1, static_cast<int>((std::max(s.a.y, s.b.y) + r) / kPixel / kBand));
+      const int to =
+          std::min(bands - 1, static_cast<int>((std::max(s.a.y, s.b.y) + r) / kPixel / kBand));
       for (int b = from; b <= to; ++b) perBand[static_cast<size_t>(b)].push_back(s);
     }
   std::vector<float> out(kPixels, static_cast<float>(reach));
@@ -66,13 +67,15 @@ std::vector<float> edgeDistance(const std::vector<Course>& courses, double reach
       const auto pixel = [](double v, int most) {
         return std::clamp(static_cast<int>(std::floor(v / kPixel)), 0, most);
       };
-      const int x0 = pixel(std::min(s.a.x, s.b.x) - r, kWidth - 1), x1 = pixel(std::max(s.a.x, s.b.x) + r, kWidth - 1);
+      const int x0 = pixel(std::min(s.a.x, s.b.x) - r, kWidth - 1),
+                x1 = pixel(std::max(s.a.x, s.b.x) + r, kWidth - 1);
       const int y0 = std::max(first, pixel(std::min(s.a.y, s.b.y) - r, kHeight - 1));
       const int y1 = std::min(last - 1, pixel(std::max(s.a.y, s.b.y) + r, kHeight - 1));
       for (int y = y0; y <= y1; ++y)
         for (int x = x0; x <= x1; ++x) {
           float& d = out[static_cast<size_t>(y) * kWidth + static_cast<size_t>(x)];
-          d = std::min(d, static_cast<float>(distanceTo(s, {(x + 0.5) * kPixel, (y + 0.5) * kPixel})));
+          d = std::min(d,
+                       static_cast<float>(distanceTo(s, {(x + 0.5) * kPixel, (y + 0.5) * kPixel})));
         }
     }
   });

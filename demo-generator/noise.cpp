@@ -9,24 +9,34 @@ namespace haven {
 namespace {
 
 uint64_t cell(int64_t x, int64_t y, uint64_t seed) {
-  return zp::mix(static_cast<uint64_t>(x) * 0x9e3779b1u ^ static_cast<uint64_t>(y) * 0x85ebca77c2b2ull ^
-                 seed * 0xd6e8feb86659fd93ull);
+  return zp::mix(static_cast<uint64_t>(x) * 0x9e3779b1u ^
+                 static_cast<uint64_t>(y) * 0x85ebca77c2b2ull ^ seed * 0xd6e8feb86659fd93ull);
 }
 
 double slope(uint64_t h, double dx, double dy) {
   switch (h & 7) {
-    case 0: return dx + dy;
-    case 1: return dx - dy;
-    case 2: return -dx + dy;
-    case 3: return -dx - dy;
-    case 4: return 1.4142135623730951 * dx;
-    case 5: return -1.4142135623730951 * dx;
-    case 6: return 1.4142135623730951 * dy;
-    default: return -1.4142135623730951 * dy;
+    case 0:
+      return dx + dy;
+    case 1:
+      return dx - dy;
+    case 2:
+      return -dx + dy;
+    case 3:
+      return -dx - dy;
+    case 4:
+      return 1.4142135623730951 * dx;
+    case 5:
+      return -1.4142135623730951 * dx;
+    case 6:
+      return 1.4142135623730951 * dy;
+    default:
+      return -1.4142135623730951 * dy;
   }
 }
 
-double fade(double t) { return t * t * t * (t * (t * 6 - 15) + 10); }
+double fade(double t) {
+  return t * t * t * (t * (t * 6 - 15) + 10);
+}
 
 }  // namespace
 
@@ -49,7 +59,9 @@ double layered(double x, double y, int octaves, uint64_t seed) {
   return sum;
 }
 
-double chance(int64_t a, int64_t b, uint64_t seed) { return zp::unit(zp::mix(cell(a, b, seed))); }
+double chance(int64_t a, int64_t b, uint64_t seed) {
+  return zp::unit(zp::mix(cell(a, b, seed)));
+}
 
 double smooth(double a, double b, double v) {
   const double t = std::clamp((v - a) / (b - a), 0.0, 1.0);

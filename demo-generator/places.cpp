@@ -16,7 +16,9 @@
 namespace haven {
 namespace {
 
-double toCentimetres(double v) { return std::floor(v * 100 + 0.5) / 100; }
+double toCentimetres(double v) {
+  return std::floor(v * 100 + 0.5) / 100;
+}
 
 zp::Shape shapeOf(const std::vector<Place>& world) {
   zp::Shape s;
@@ -58,17 +60,21 @@ struct Wanted {
   int areas;
   double radius, pure;
 };
-constexpr Wanted kWanted[] = {
-    {Cover::ClearWater, 3, 170, .99}, {Cover::SiltyWater, 4, 70, .99}, {Cover::Mud, 6, 46, .96},
-    {Cover::Sand, 2, 55, .96},        {Cover::LowMarsh, 4, 42, .93},   {Cover::HighMarsh, 5, 75, .96},
-    {Cover::ReedUncut, 4, 58, .95},   {Cover::ReedCut, 3, 55, .95},    {Cover::OsierYoung, 2, 46, .94},
-    {Cover::OsierOld, 3, 50, .94},    {Cover::WetMeadow, 5, 80, .97},  {Cover::FieldBare, 3, 80, .97},
-    {Cover::FieldLeaf, 3, 80, .97},   {Cover::FieldYellow, 3, 75, .97}, {Cover::Broadleaf, 4, 110, .98},
-    {Cover::Conifer, 3, 110, .98},    {Cover::Roof, 4, 75, .18},       {Cover::Quarry, 1, 90, .97}};
+constexpr Wanted kWanted[] = {{Cover::ClearWater, 3, 170, .99}, {Cover::SiltyWater, 4, 70, .99},
+                              {Cover::Mud, 6, 46, .96},         {Cover::Sand, 2, 55, .96},
+                              {Cover::LowMarsh, 4, 42, .93},    {Cover::HighMarsh, 5, 75, .96},
+                              {Cover::ReedUncut, 4, 58, .95},   {Cover::ReedCut, 3, 55, .95},
+                              {Cover::OsierYoung, 2, 46, .94},  {Cover::OsierOld, 3, 50, .94},
+                              {Cover::WetMeadow, 5, 80, .97},   {Cover::FieldBare, 3, 80, .97},
+                              {Cover::FieldLeaf, 3, 80, .97},   {Cover::FieldYellow, 3, 75, .97},
+                              {Cover::Broadleaf, 4, 110, .98},  {Cover::Conifer, 3, 110, .98},
+                              {Cover::Roof, 4, 75, .18},        {Cover::Quarry, 1, 90, .97}};
 
 }  // namespace
 
-Place onMap(Place p) { return {toCentimetres(kLeft + p.x), toCentimetres(kTop - p.y)}; }
+Place onMap(Place p) {
+  return {toCentimetres(kLeft + p.x), toCentimetres(kTop - p.y)};
+}
 
 zp::Layer studyArea() {
   zp::Layer layer;
@@ -76,7 +82,15 @@ zp::Layer studyArea() {
   layer.crs = zp::crsFrom(kSystem);
   layer.table.columns = {"name"};
   layer.table.rows = {{"Ondrey Haven"}};
-  layer.shapes = {shapeOf({{1150, 2950}, {3900, 2350}, {6600, 2500}, {9300, 3250}, {10400, 4350}, {9800, 5700}, {7600, 6650}, {4600, 7450}, {1500, 7850}})};
+  layer.shapes = {shapeOf({{1150, 2950},
+                           {3900, 2350},
+                           {6600, 2500},
+                           {9300, 3250},
+                           {10400, 4350},
+                           {9800, 5700},
+                           {7600, 6650},
+                           {4600, 7450},
+                           {1500, 7850}})};
   return layer;
 }
 
@@ -86,7 +100,8 @@ zp::Layer compartmentLayer(const World& world) {
   layer.crs = zp::crsFrom(kSystem);
   layer.table.columns = {"compartment", "kind", "last_cut", "water_level_cm"};
   for (const auto& c : world.compartments) {
-    layer.table.rows.push_back({std::to_string(c.number), c.osier ? "osier" : "reed", std::to_string(c.lastCut), std::to_string(c.waterLevel)});
+    layer.table.rows.push_back({std::to_string(c.number), c.osier ? "osier" : "reed",
+                                std::to_string(c.lastCut), std::to_string(c.waterLevel)});
     layer.shapes.push_back(shapeOf(c.outline));
   }
   return layer;
@@ -100,7 +115,8 @@ zp::Layer trainingLayer(const World& world) {
   const zp::Legend legend = havenLegend();
   std::vector<Place> taken;
   zp::Random random(4711);
-  const auto add = [&](Cover cover, const std::string& subclass, const std::vector<Place>& outline) {
+  const auto add = [&](Cover cover, const std::string& subclass,
+                       const std::vector<Place>& outline) {
     const int code = classOf(cover);
     layer.table.rows.push_back({std::to_string(code), legend.find(code)->name, subclass});
     layer.shapes.push_back(shapeOf(outline));
@@ -119,7 +135,10 @@ zp::Layer trainingLayer(const World& world) {
         return (p.x - q.x) * (p.x - q.x) + (p.y - q.y) * (p.y - q.y) < 16 * radius * radius;
       });
       if (!apart || purity(world, outline, want.cover) < want.pure) continue;
-      if (town && purity(world, outline, Cover::WetMeadow) + purity(world, outline, Cover::FieldLeaf) > 0.02) continue;
+      if (town &&
+          purity(world, outline, Cover::WetMeadow) + purity(world, outline, Cover::FieldLeaf) >
+              0.02)
+        continue;
       add(want.cover, town ? "houses" : subclassOf(want.cover), outline);
       taken.push_back(p);
       ++found;
@@ -129,7 +148,8 @@ zp::Layer trainingLayer(const World& world) {
   for (int tries = 0; tries < 400000; ++tries) {
     const Place p{random.between(400, 11600), random.between(400, 8600)};
     const auto outline = roundish(p, 120, 5, random);
-    const double bare = purity(world, outline, Cover::FieldBare), meadow = purity(world, outline, Cover::WetMeadow);
+    const double bare = purity(world, outline, Cover::FieldBare),
+                 meadow = purity(world, outline, Cover::WetMeadow);
     if (bare < 0.4 || meadow < 0.35) continue;
     add(Cover::FieldBare, "careless", outline);
     break;
@@ -146,9 +166,11 @@ Temperature surfaceTemperature(const World& world) {
   t.grid.width = 132, t.grid.height = 108;
   t.grid.georeferenced = true;
   t.grid.crs = zp::crsFrom("EPSG:4326");
-  t.grid.transform = {std::floor(corner.x * 1e4) / 1e4, 0.0014, 0, std::floor(corner.y * 1e4) / 1e4, 0, -0.0009};
+  t.grid.transform = {std::floor(corner.x * 1e4) / 1e4, 0.0014, 0,
+                      std::floor(corner.y * 1e4) / 1e4, 0,      -0.0009};
   t.values.assign(t.grid.pixels(), -9999.0f);
-  static const std::map<int, double> warmth{{1, 16.5}, {2, 21}, {3, 22.5}, {4, 21.6}, {5, 21}, {6, 23.4}, {7, 27.5}, {8, 20.2}, {9, 30.5}};
+  static const std::map<int, double> warmth{{1, 16.5}, {2, 21},   {3, 22.5}, {4, 21.6}, {5, 21},
+                                            {6, 23.4}, {7, 27.5}, {8, 20.2}, {9, 30.5}};
   for (int r = 0; r < t.grid.height; ++r)
     for (int c = 0; c < t.grid.width; ++c) {
       Place p = t.grid.centre(c, r);
@@ -158,13 +180,16 @@ Temperature surfaceTemperature(const World& world) {
       int n = 0;
       for (int dy = -16; dy <= 16; dy += 4)
         for (int dx = -16; dx <= 16; dx += 4) {
-          const auto col = static_cast<int>(std::floor(x)) + dx, row = static_cast<int>(std::floor(y)) + dy;
+          const auto col = static_cast<int>(std::floor(x)) + dx,
+                     row = static_cast<int>(std::floor(y)) + dy;
           if (col < 0 || row < 0 || col >= kWidth || row >= kHeight) continue;
-          sum += warmth.at(classOf(world.after[static_cast<size_t>(row) * kWidth + static_cast<size_t>(col)]));
+          sum += warmth.at(
+              classOf(world.after[static_cast<size_t>(row) * kWidth + static_cast<size_t>(col)]));
           ++n;
         }
       if (n < 40) continue;
-      const auto i = static_cast<size_t>(r) * static_cast<size_t>(t.grid.width) + static_cast<size_t>(c);
+      const auto i =
+          static_cast<size_t>(r) * static_cast<size_t>(t.grid.width) + static_cast<size_t>(c);
       t.values[i] = static_cast<float>(sum / n + 0.35 * bell(zp::mix(i, 808)));
     }
   return t;

@@ -16,14 +16,15 @@ struct Moment {
   uint64_t seed;
 };
 
-/// Reflectance of one pixel of the truth at a moment: its cover's mixture of leaf, litter, ground and
-/// water, with moisture, age and field to field differences.
+/// Reflectance of one pixel of the truth at a moment: its cover's mixture of leaf, litter, ground
+/// and water, with moisture, age and field to field differences.
 Spectrum reflectance(const World& world, int column, int row, const Moment& moment);
 
 /// Relief shading, about 1.
 double shade(const World& world, int column, int row);
 
-/// Eight bands at 10 m, averages of 4 x 4 pixels of truth, with haze and sensor noise; band by band.
+/// Eight bands at 10 m, averages of 4 x 4 pixels of truth, with haze and sensor noise; band by
+/// band.
 std::vector<std::vector<float>> finchScene(const World& world, const Moment& moment, double haze);
 
 /// Red, green, blue at 2.5 m, 0…255.

@@ -78,7 +78,8 @@ void ThresholdChart::redraw() {
   }
   // One very tall bar (open water, say) must not flatten the rest.
   std::sort(heights.begin(), heights.end());
-  if (!heights.empty()) highest = std::min(heights.back(), 2.2 * heights[heights.size() * 95 / 100] + 1);
+  if (!heights.empty())
+    highest = std::min(heights.back(), 2.2 * heights[heights.size() * 95 / 100] + 1);
   for (size_t p = 0; p < parts; ++p) {
     auto* bars = new QCPBars(xAxis, yAxis);
     bars->setWidth(width * 0.86);
@@ -136,16 +137,21 @@ void ThresholdChart::mousePressEvent(QMouseEvent* e) {
 }
 
 void ThresholdChart::mouseMoveEvent(QMouseEvent* e) {
-  if (held_ >= 0) return moveCut(static_cast<size_t>(held_), xAxis->pixelToCoord(e->position().x()));
+  if (held_ >= 0)
+    return moveCut(static_cast<size_t>(held_), xAxis->pixelToCoord(e->position().x()));
   bool near = false;
-  for (size_t i = 0; i < cuts_.size(); ++i) near = near || std::abs(e->position().x() - cutPosition(i).x()) < 8;
+  for (size_t i = 0; i < cuts_.size(); ++i)
+    near = near || std::abs(e->position().x() - cutPosition(i).x()) < 8;
   setCursor(near ? Qt::SizeHorCursor : Qt::ArrowCursor);
 }
 
-void ThresholdChart::mouseReleaseEvent(QMouseEvent*) { held_ = -1; }
+void ThresholdChart::mouseReleaseEvent(QMouseEvent*) {
+  held_ = -1;
+}
 
 void ThresholdChart::keyPressEvent(QKeyEvent* e) {
-  const double step = (histogram_.high - histogram_.low) / (e->modifiers() & Qt::ShiftModifier ? 1000 : 200);
+  const double step =
+      (histogram_.high - histogram_.low) / (e->modifiers() & Qt::ShiftModifier ? 1000 : 200);
   const auto i = static_cast<size_t>(last_);
   if (i < cuts_.size() && e->key() == Qt::Key_Left) return moveCut(i, cuts_[i] - step);
   if (i < cuts_.size() && e->key() == Qt::Key_Right) return moveCut(i, cuts_[i] + step);
@@ -169,7 +175,8 @@ SignatureChart::SignatureChart(QWidget* parent) : Chart(parent) {
   setMinimumHeight(170);
 }
 
-void SignatureChart::show(const SignatureSet& set, const std::vector<double>& wavelengths, const Legend& colours, int chosen, const QString& unit) {
+void SignatureChart::show(const SignatureSet& set, const std::vector<double>& wavelengths,
+                          const Legend& colours, int chosen, const QString& unit) {
   clearPlottables();
   const auto n = static_cast<Eigen::Index>(wavelengths.size());
   double highest = 0, lowest = 1e30;
@@ -213,15 +220,19 @@ void SignatureChart::show(const SignatureSet& set, const std::vector<double>& wa
   }
   xAxis->setTicker(ticker);
   setTitles(unit.isEmpty() ? "Band" : "Wavelength, nm", "");
-  if (!wavelengths.empty()) xAxis->setRange(wavelengths.front() - span * 0.03, wavelengths.back() + span * 0.05);
+  if (!wavelengths.empty())
+    xAxis->setRange(wavelengths.front() - span * 0.03, wavelengths.back() + span * 0.05);
   yAxis->setRange(std::min(0.0, lowest), highest * 1.05);
   yAxis->ticker()->setTickCount(4);
   replot();
 }
 
-LineChart::LineChart(QWidget* parent) : Chart(parent) { setMinimumHeight(90); }
+LineChart::LineChart(QWidget* parent) : Chart(parent) {
+  setMinimumHeight(90);
+}
 
-void LineChart::show(const QVector<double>& x, const QVector<double>& y, const QString& xTitle, const QString& yTitle, bool dates, const QColor& colour) {
+void LineChart::show(const QVector<double>& x, const QVector<double>& y, const QString& xTitle,
+                     const QString& yTitle, bool dates, const QColor& colour) {
   clearPlottables();
   auto* line = addGraph();
   line->setPen(QPen(colour, 1.8));
@@ -229,7 +240,12 @@ void LineChart::show(const QVector<double>& x, const QVector<double>& y, const Q
   line->setData(x, y);
   if (dates) {
     QSharedPointer<QCPAxisTickerText> ticker(new QCPAxisTickerText);
-    for (double day : x) ticker->addTick(day, QLocale(QLocale::English).toString(QDateTime::fromSecsSinceEpoch(static_cast<qint64>(day), Qt::UTC).date(), "d MMM"));
+    for (double day : x)
+      ticker->addTick(
+          day,
+          QLocale(QLocale::English)
+              .toString(QDateTime::fromSecsSinceEpoch(static_cast<qint64>(day), Qt::UTC).date(),
+                        "d MMM"));
     xAxis->setTicker(ticker);
   }
   setTitles(xTitle, yTitle);

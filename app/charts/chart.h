@@ -47,14 +47,16 @@ class ThresholdChart : public Chart {
 class SignatureChart : public Chart {
  public:
   explicit SignatureChart(QWidget* parent = nullptr);
-  void show(const SignatureSet& set, const std::vector<double>& wavelengths, const Legend& colours, int chosen, const QString& unit);
+  void show(const SignatureSet& set, const std::vector<double>& wavelengths, const Legend& colours,
+            int chosen, const QString& unit);
 };
 
 /// One line over numbers or dates.
 class LineChart : public Chart {
  public:
   explicit LineChart(QWidget* parent = nullptr);
-  void show(const QVector<double>& x, const QVector<double>& y, const QString& xTitle, const QString& yTitle, bool dates, const QColor& colour);
+  void show(const QVector<double>& x, const QVector<double>& y, const QString& xTitle,
+            const QString& yTitle, bool dates, const QColor& colour);
 };
 
 }  // namespace zp

@@ -14,7 +14,8 @@ Desk::Desk(Workbench& bench, MapView& view, const QString& title, QWidget* paren
   missingAction_ = quietButton("");
   missing_->setVisible(false);
   missingAction_->setVisible(false);
-  connect(missingAction_, &QPushButton::clicked, this, [this] { Q_EMIT stageAsked(missingStage_); });
+  connect(missingAction_, &QPushButton::clicked, this,
+          [this] { Q_EMIT stageAsked(missingStage_); });
 
   inside_ = new QWidget;
   body_ = new QVBoxLayout(inside_);

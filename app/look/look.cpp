@@ -5,22 +5,24 @@
 #include <cmath>
 
 // Resources of a static library are linked only when asked for, outside any namespace.
-static void initResources() { Q_INIT_RESOURCE(look); }
+static void initResources() {
+  Q_INIT_RESOURCE(look);
+}
 
 namespace zp {
 namespace {
 
 Tokens dusk() {
-  return {QColor("#1a1a1a"), QColor("#1e1e1e"), QColor("#262626"), QColor("#323232"),
-          QColor("#3a3a3a"), QColor("#ececec"), QColor("#a8a8a8"), QColor("#b9a0f0"),
-          QColor("#7b5cc4"), QColor("#ffffff"), QColor("#4b3d78"), QColor("#f0b7a4"),
+  return {QColor("#1a1a1a"),      QColor("#1e1e1e"), QColor("#262626"), QColor("#323232"),
+          QColor("#3a3a3a"),      QColor("#ececec"), QColor("#a8a8a8"), QColor("#b9a0f0"),
+          QColor("#7b5cc4"),      QColor("#ffffff"), QColor("#4b3d78"), QColor("#f0b7a4"),
           QColor(24, 24, 24, 205)};
 }
 
 Tokens daylight() {
-  return {QColor("#dedede"), QColor("#fafafa"), QColor("#f0f0f0"), QColor("#e2e2e2"),
-          QColor("#cbcbcb"), QColor("#1c1c1c"), QColor("#565656"), QColor("#5b3fa8"),
-          QColor("#6a4ab8"), QColor("#ffffff"), QColor("#d8cdf2"), QColor("#8f3413"),
+  return {QColor("#dedede"),         QColor("#fafafa"), QColor("#f0f0f0"), QColor("#e2e2e2"),
+          QColor("#cbcbcb"),         QColor("#1c1c1c"), QColor("#565656"), QColor("#5b3fa8"),
+          QColor("#6a4ab8"),         QColor("#ffffff"), QColor("#d8cdf2"), QColor("#8f3413"),
           QColor(250, 250, 250, 225)};
 }
 
@@ -100,10 +102,12 @@ QProgressBar::chunk { background: @accent; border-radius: 3px; }
 QSplitter::handle { background: @hairline; }
 )";
   const std::pair<const char*, QColor> names[] = {
-      {"@around", t.around},   {"@sunken", t.sunken},   {"@panel", t.panel},
-      {"@raised", t.raised},   {"@hairline", t.hairline}, {"@text", t.text},
-      {"@second", t.second},   {"@accentFilled", t.accentFilled}, {"@accent", t.accent},
-      {"@onAccent", t.onAccent}, {"@chosen", t.chosen}, {"@warning", t.warning}};
+      {"@around", t.around},     {"@sunken", t.sunken},
+      {"@panel", t.panel},       {"@raised", t.raised},
+      {"@hairline", t.hairline}, {"@text", t.text},
+      {"@second", t.second},     {"@accentFilled", t.accentFilled},
+      {"@accent", t.accent},     {"@onAccent", t.onAccent},
+      {"@chosen", t.chosen},     {"@warning", t.warning}};
   for (const auto& [name, colour] : names) s.replace(name, colour.name());
   return s;
 }
@@ -122,8 +126,12 @@ QString signFile(const QString& name, const QColor& colour) {
 
 }  // namespace
 
-const Tokens& tokens() { return g_tokens; }
-QString currentLook() { return g_look; }
+const Tokens& tokens() {
+  return g_tokens;
+}
+QString currentLook() {
+  return g_look;
+}
 
 void applyLook(const QString& look) {
   loadFonts();
@@ -192,9 +200,12 @@ QIcon icon(const QString& name) {
   return out;
 }
 
-QColor toQt(Colour c) { return QColor(c.r, c.g, c.b); }
+QColor toQt(Colour c) {
+  return QColor(c.r, c.g, c.b);
+}
 Colour fromQt(const QColor& c) {
-  return {static_cast<uint8_t>(c.red()), static_cast<uint8_t>(c.green()), static_cast<uint8_t>(c.blue())};
+  return {static_cast<uint8_t>(c.red()), static_cast<uint8_t>(c.green()),
+          static_cast<uint8_t>(c.blue())};
 }
 
 QString grouped(qulonglong n) {

@@ -36,6 +36,8 @@ QString compact(double value);
 /// "18 Jul 2031" of an ISO date; "" stays.
 QString niceDate(const std::string& iso);
 QString areaText(double squareMetres);
-inline QString q(const std::string& s) { return QString::fromStdString(s); }
+inline QString q(const std::string& s) {
+  return QString::fromStdString(s);
+}
 
 }  // namespace zp

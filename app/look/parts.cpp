@@ -54,8 +54,12 @@ QPushButton* primaryButton(const QString& text) {
   return b;
 }
 
-QPushButton* quietButton(const QString& text) { return button(text, "quiet"); }
-QPushButton* linkButton(const QString& text) { return button(text, "link"); }
+QPushButton* quietButton(const QString& text) {
+  return button(text, "quiet");
+}
+QPushButton* linkButton(const QString& text) {
+  return button(text, "link");
+}
 
 QFrame* hairline() {
   auto* f = new QFrame;
@@ -79,13 +83,21 @@ QIcon swatch(const QColor& colour, int size) {
   return out;
 }
 
-FlowLayout::FlowLayout(int spacing) : spacing_(spacing) { setContentsMargins(0, 0, 0, 0); }
-FlowLayout::~FlowLayout() { qDeleteAll(items_); }
-void FlowLayout::addItem(QLayoutItem* item) { items_.append(item); }
+FlowLayout::FlowLayout(int spacing) : spacing_(spacing) {
+  setContentsMargins(0, 0, 0, 0);
+}
+FlowLayout::~FlowLayout() {
+  qDeleteAll(items_);
+}
+void FlowLayout::addItem(QLayoutItem* item) {
+  items_.append(item);
+}
 QLayoutItem* FlowLayout::takeAt(int i) {
   return i >= 0 && i < items_.size() ? items_.takeAt(i) : nullptr;
 }
-int FlowLayout::heightForWidth(int width) const { return arrange(QRect(0, 0, width, 0), false); }
+int FlowLayout::heightForWidth(int width) const {
+  return arrange(QRect(0, 0, width, 0), false);
+}
 void FlowLayout::setGeometry(const QRect& rect) {
   QLayout::setGeometry(rect);
   arrange(rect, true);
@@ -102,7 +114,8 @@ int FlowLayout::arrange(const QRect& rect, bool apply) const {
   for (auto* item : items_) {
     if (item->isEmpty()) continue;
     const QSize size = item->sizeHint();
-    if (x > rect.x() && x + size.width() > rect.right() + 1) x = rect.x(), y += line + spacing_, line = 0;
+    if (x > rect.x() && x + size.width() > rect.right() + 1)
+      x = rect.x(), y += line + spacing_, line = 0;
     if (apply) item->setGeometry(QRect(QPoint(x, y), size));
     x += size.width() + spacing_;
     line = std::max(line, size.height());
@@ -160,7 +173,8 @@ QTableWidgetItem* figureItem(const QString& text) {
 
 void fitHeight(QTableWidget* table, int most) {
   const int rows = std::clamp(table->rowCount(), 1, most);
-  table->setFixedHeight(table->horizontalHeader()->sizeHint().height() + rows * table->verticalHeader()->defaultSectionSize() + 4);
+  table->setFixedHeight(table->horizontalHeader()->sizeHint().height() +
+                        rows * table->verticalHeader()->defaultSectionSize() + 4);
 }
 
 }  // namespace zp

@@ -44,10 +44,13 @@ void JobRunner::next() {
   progress_ = std::make_unique<Progress>([this, posted](double share) {
     const int percent = static_cast<int>(share * 100);
     if (posted->exchange(percent) == percent) return;
-    QMetaObject::invokeMethod(this, [this, share] {
-      share_ = share;
-      Q_EMIT changed();
-    }, Qt::QueuedConnection);
+    QMetaObject::invokeMethod(
+        this,
+        [this, share] {
+          share_ = share;
+          Q_EMIT changed();
+        },
+        Qt::QueuedConnection);
   });
   thread_ = std::jthread([this, work = current_.work, progress = *progress_] {
     QString error;
@@ -61,7 +64,8 @@ void JobRunner::next() {
     } catch (const std::exception& e) {
       error = QString::fromUtf8(e.what());
     }
-    QMetaObject::invokeMethod(this, [this, error, wasCancelled] { finish(error, wasCancelled); }, Qt::QueuedConnection);
+    QMetaObject::invokeMethod(
+        this, [this, error, wasCancelled] { finish(error, wasCancelled); }, Qt::QueuedConnection);
   });
   Q_EMIT changed();
 }
@@ -70,9 +74,12 @@ void JobRunner::finish(const QString& error, bool wasCancelled) {
   thread_.join();
   const Job job = std::move(current_);
   current_ = {};
-  if (wasCancelled) Q_EMIT cancelled(job.title);
-  else if (!error.isEmpty() && job.failed) job.failed(error);
-  else if (error.isEmpty() && job.done) job.done();
+  if (wasCancelled)
+    Q_EMIT cancelled(job.title);
+  else if (!error.isEmpty() && job.failed)
+    job.failed(error);
+  else if (error.isEmpty() && job.done)
+    job.done();
   next();
 }
 

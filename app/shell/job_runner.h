@@ -16,10 +16,10 @@ class JobRunner : public QObject {
  public:
   struct Job {
     QString title;
-    std::function<void()> prepare;              // on the window's thread, just before the work
-    std::function<void(const Progress&)> work;  // on the job's thread
-    std::function<void()> done;                 // on the window's thread, when it went well
-    std::function<void(const QString&)> failed; // on the window's thread, with the sentence
+    std::function<void()> prepare;               // on the window's thread, just before the work
+    std::function<void(const Progress&)> work;   // on the job's thread
+    std::function<void()> done;                  // on the window's thread, when it went well
+    std::function<void(const QString&)> failed;  // on the window's thread, with the sentence
   };
 
   explicit JobRunner(QObject* parent = nullptr);

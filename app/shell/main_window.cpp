@@ -115,14 +115,18 @@ MainWindow::MainWindow() : book_(bench_) {
     if (view_->back().of == id.toStdString()) setBack(bench_.pictureOf(id));
   });
   connect(&bench_, &Workbench::trouble, this, [this](const QString& s) {
-    if (pages_->currentIndex() == 0 && bench_.hasStudy()) desk_[static_cast<size_t>(stage_)]->say(s);
-    else tell(s, true);
+    if (pages_->currentIndex() == 0 && bench_.hasStudy())
+      desk_[static_cast<size_t>(stage_)]->say(s);
+    else
+      tell(s, true);
   });
   connect(&bench_, &Workbench::notice, this, [this](const QString& s) { tell(s, false); });
   connect(&bench_.jobs(), &JobRunner::changed, this, &MainWindow::updateJob);
-  connect(&tiles_, &TileStore::failed, this, [this](const QString&, const QString& s) { tell(s, true); });
+  connect(&tiles_, &TileStore::failed, this,
+          [this](const QString&, const QString& s) { tell(s, true); });
   connect(shelf_, &Shelf::frontAsked, this, &MainWindow::showFront);
-  connect(shelf_, &Shelf::backAsked, this, [this](const QString& id) { setBack(bench_.pictureOf(id)); });
+  connect(shelf_, &Shelf::backAsked, this,
+          [this](const QString& id) { setBack(bench_.pictureOf(id)); });
   connect(shelf_, &Shelf::sheetAsked, this, &MainWindow::showSheetOf);
   connect(view_, &MapView::hovered, probe_, &Probe::look);
   connect(view_, &MapView::left, probe_, &Probe::rest);
@@ -162,7 +166,9 @@ MainWindow::MainWindow() : book_(bench_) {
   studyChanged();
 }
 
-MainWindow::~MainWindow() { bench_.jobs().cancel(); }
+MainWindow::~MainWindow() {
+  bench_.jobs().cancel();
+}
 
 void MainWindow::buildStudyMenu() {
   studyMenu_ = new QMenu(this);
@@ -173,18 +179,23 @@ void MainWindow::buildStudyMenu() {
     studyMenu_->addAction("New study…", QKeySequence::New, this, &MainWindow::newStudy);
     studyMenu_->addAction("Open study…", QKeySequence::Open, this, &MainWindow::openStudy);
     auto* recent = studyMenu_->addMenu("Recent");
-    for (const auto& r : Workbench::recent()) recent->addAction(QFileInfo(r).fileName() + "   " + r, this, [=, this] { bench_.open(r); });
+    for (const auto& r : Workbench::recent())
+      recent->addAction(QFileInfo(r).fileName() + "   " + r, this, [=, this] { bench_.open(r); });
     recent->setEnabled(!recent->isEmpty());
     studyMenu_->addSeparator();
     auto* copy = studyMenu_->addAction("Save a copy…", this, [this] {
-      const QString target = QFileDialog::getSaveFileName(this, "Save a copy of the study", q(bench_.study().folder().string()) + " copy");
+      const QString target = QFileDialog::getSaveFileName(
+          this, "Save a copy of the study", q(bench_.study().folder().string()) + " copy");
       if (!target.isEmpty()) bench_.saveCopy(target);
     });
     auto* out = studyMenu_->addAction("Export the picture in view…", this, [this] {
-      const QString target = QFileDialog::getSaveFileName(this, "Export the picture in view", "view.png", "PNG (*.png)");
+      const QString target = QFileDialog::getSaveFileName(this, "Export the picture in view",
+                                                          "view.png", "PNG (*.png)");
       if (target.isEmpty()) return;
-      if (view_->grab().save(target)) tell(QString("The picture is in “%1”.").arg(target), false);
-      else tell("The picture could not be written; choose another folder.", true);
+      if (view_->grab().save(target))
+        tell(QString("The picture is in “%1”.").arg(target), false);
+      else
+        tell("The picture could not be written; choose another folder.", true);
     });
     copy->setEnabled(bench_.hasStudy());
     out->setEnabled(bench_.hasStudy());
@@ -204,7 +215,11 @@ void MainWindow::buildViewTools() {
   viewTools_ = new QWidget(view_);
   viewTools_->setObjectName("viewTools");
   viewTools_->setAttribute(Qt::WA_StyledBackground);
-  viewTools_->setStyleSheet(QString("#viewTools { background: rgba(%1,%2,%3,205); border-radius: 4px; }").arg(tokens().overlay.red()).arg(tokens().overlay.green()).arg(tokens().overlay.blue()));
+  viewTools_->setStyleSheet(
+      QString("#viewTools { background: rgba(%1,%2,%3,205); border-radius: 4px; }")
+          .arg(tokens().overlay.red())
+          .arg(tokens().overlay.green())
+          .arg(tokens().overlay.blue()));
   auto* row = new QHBoxLayout(viewTools_);
   row->setContentsMargins(3, 3, 3, 3);
   row->setSpacing(1);
@@ -231,7 +246,8 @@ void MainWindow::buildViewTools() {
     bool eventFilter(QObject* o, QEvent* e) override {
       auto* w = static_cast<QWidget*>(o);
       auto* tools = w->findChild<QWidget*>("viewTools");
-      if (e->type() == QEvent::Resize && tools != nullptr) tools->move(w->width() - tools->width() - 12, w->height() - tools->height() - 12);
+      if (e->type() == QEvent::Resize && tools != nullptr)
+        tools->move(w->width() - tools->width() - 12, w->height() - tools->height() - 12);
       return false;
     }
   };
@@ -239,31 +255,41 @@ void MainWindow::buildViewTools() {
 }
 
 void MainWindow::buildShortcuts() {
-  for (int i = 0; i < 6; ++i) connect(new QShortcut(QKeySequence(Qt::Key_F1 + i), this), &QShortcut::activated, this, [this, i] { goTo(i); });
-  connect(new QShortcut(QKeySequence("Ctrl+K"), this), &QShortcut::activated, this, [this] { trail_->find()->setFocus(); });
+  for (int i = 0; i < 6; ++i)
+    connect(new QShortcut(QKeySequence(Qt::Key_F1 + i), this), &QShortcut::activated, this,
+            [this, i] { goTo(i); });
+  connect(new QShortcut(QKeySequence("Ctrl+K"), this), &QShortcut::activated, this,
+          [this] { trail_->find()->setFocus(); });
   connect(new QShortcut(QKeySequence::Undo, this), &QShortcut::activated, this, [this] {
     if (!bench_.undo().canUndo()) return tell("There is nothing to take back.", false);
     const QString what = bench_.undo().undoText();
     bench_.undo().undo();
     tell("Taken back: " + what + ".", false);
   });
-  connect(new QShortcut(QKeySequence::Redo, this), &QShortcut::activated, this, [this] { bench_.undo().redo(); });
-  connect(new QShortcut(QKeySequence::New, this), &QShortcut::activated, this, &MainWindow::newStudy);
-  connect(new QShortcut(QKeySequence::Open, this), &QShortcut::activated, this, &MainWindow::openStudy);
+  connect(new QShortcut(QKeySequence::Redo, this), &QShortcut::activated, this,
+          [this] { bench_.undo().redo(); });
+  connect(new QShortcut(QKeySequence::New, this), &QShortcut::activated, this,
+          &MainWindow::newStudy);
+  connect(new QShortcut(QKeySequence::Open, this), &QShortcut::activated, this,
+          &MainWindow::openStudy);
   connect(new QShortcut(QKeySequence::Quit, this), &QShortcut::activated, this, &QWidget::close);
 }
 
 void MainWindow::keyPressEvent(QKeyEvent* e) {
-  if (e->key() == Qt::Key_C && e->modifiers() == Qt::NoModifier && pages_->currentIndex() == 0) return curtainButton_->click();
-  if (e->key() == Qt::Key_X && e->modifiers() == Qt::NoModifier && pages_->currentIndex() == 0) return Q_EMIT view_->swapAsked();
+  if (e->key() == Qt::Key_C && e->modifiers() == Qt::NoModifier && pages_->currentIndex() == 0)
+    return curtainButton_->click();
+  if (e->key() == Qt::Key_X && e->modifiers() == Qt::NoModifier && pages_->currentIndex() == 0)
+    return Q_EMIT view_->swapAsked();
   if (e->key() == Qt::Key_Escape && pages_->currentIndex() == 2) return goTo(5);
   QMainWindow::keyPressEvent(e);
 }
 
 void MainWindow::newStudy() {
-  const QString base = QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation) + "/Zany Patch";
+  const QString base =
+      QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation) + "/Zany Patch";
   QDir().mkpath(base);
-  const QString folder = QFileDialog::getSaveFileName(this, "New study: a new folder", base + "/New study");
+  const QString folder =
+      QFileDialog::getSaveFileName(this, "New study: a new folder", base + "/New study");
   if (!folder.isEmpty()) bench_.create(folder, QFileInfo(folder).fileName());
 }
 
@@ -285,24 +311,30 @@ void MainWindow::studyChanged() {
   if (!any) {
     view_->setShapes({});
     view_->setPoints({});
-    view_->setEmptyText("Start with a study", "A study is a folder that keeps one piece of work. Make one with Ctrl N, open one with Ctrl O, or drop rasters here.");
+    view_->setEmptyText("Start with a study",
+                        "A study is a folder that keeps one piece of work. Make one with Ctrl N, "
+                        "open one with Ctrl O, or drop rasters here.");
     trail_->setStudy("No study", "Ctrl N makes one");
     updateTrail();
     return;
   }
-  view_->setEmptyText("Bring in a scene", "Drop one or several rasters here, or use the buttons at the right.");
+  view_->setEmptyText("Bring in a scene",
+                      "Drop one or several rasters here, or use the buttons at the right.");
   view_->setCrs(bench_.viewCrs());
   restorePlace();
 }
 
 void MainWindow::restorePlace() {
   restoring_ = true;
-  const Json front = bench_.place("front"), back = bench_.place("back"), where = bench_.place("view");
+  const Json front = bench_.place("front"), back = bench_.place("back"),
+             where = bench_.place("view");
   Picture p = front.is_string() ? bench_.pictureOf(q(front.get<std::string>())) : Picture();
-  if (p.none() && bench_.currentScene() != nullptr) p = bench_.pictureOf(q(bench_.currentScene()->id));
+  if (p.none() && bench_.currentScene() != nullptr)
+    p = bench_.pictureOf(q(bench_.currentScene()->id));
   setFront(p);
   if (back.is_string()) setBack(bench_.pictureOf(q(back.get<std::string>())));
-  if (where.is_object()) view_->setCentre({where.value("x", 0.0), where.value("y", 0.0)}, where.value("scale", 1.0));
+  if (where.is_object())
+    view_->setCentre({where.value("x", 0.0), where.value("y", 0.0)}, where.value("scale", 1.0));
   const bool curtain = bench_.place("curtain").is_boolean() && bench_.place("curtain").get<bool>();
   curtainButton_->setChecked(curtain);
   view_->setCurtain(curtain);
@@ -317,8 +349,12 @@ void MainWindow::rememberPlace() {
   if (view_->front().of != "preview") bench_.setPlace("front", view_->front().of);
   bench_.setPlace("back", view_->back().of);
   bench_.setPlace("curtain", view_->curtain());
-  if (view_->fitted()) bench_.setPlace("view", nullptr);
-  else if (!view_->front().none()) bench_.setPlace("view", {{"x", view_->centre().x}, {"y", view_->centre().y}, {"scale", view_->unitsPerPixel()}});
+  if (view_->fitted())
+    bench_.setPlace("view", nullptr);
+  else if (!view_->front().none())
+    bench_.setPlace(
+        "view",
+        {{"x", view_->centre().x}, {"y", view_->centre().y}, {"scale", view_->unitsPerPixel()}});
 }
 
 void MainWindow::goTo(int stage) {
@@ -343,7 +379,8 @@ void MainWindow::openLabelling() {
   pages_->setCurrentIndex(1);
   pages_->currentWidget()->layout()->activate();
   labelling_->open();
-  QTimer::singleShot(0, labelling_, [this] { labelling_->open(); });  // once the panes have their size
+  QTimer::singleShot(0, labelling_,
+                     [this] { labelling_->open(); });  // once the panes have their size
 }
 
 void MainWindow::openMatrix() {
@@ -401,7 +438,9 @@ void MainWindow::showFront(const QString& id) {
   }
   // What was in front goes behind, so that the new can be compared with it.
   const Picture before = view_->front();
-  if (!before.none() && before.of != "preview" && before.of != p.of && bench_.study().product(p.of) != nullptr) setBack(before);
+  if (!before.none() && before.of != "preview" && before.of != p.of &&
+      bench_.study().product(p.of) != nullptr)
+    setBack(before);
   setFront(p);
 }
 
@@ -431,7 +470,9 @@ void MainWindow::updateOverlays() {
     shapes.insert(shapes.end(), areas.begin(), areas.end());
   }
   view_->setShapes(std::move(shapes));
-  view_->setPoints(stage_ == 4 ? samplingDesk_->points() : stage_ == 5 ? accuracyDesk_->points() : std::vector<ViewPoint>());
+  view_->setPoints(stage_ == 4   ? samplingDesk_->points()
+                   : stage_ == 5 ? accuracyDesk_->points()
+                                 : std::vector<ViewPoint>());
 }
 
 void MainWindow::updateTrail() {
@@ -440,7 +481,11 @@ void MainWindow::updateTrail() {
   if (bench_.hasStudy()) {
     using S = Trail::State;
     const Study& s = bench_.study();
-    const auto plural = [](size_t n, const char* one) { return QString("%1 %2%3").arg(n).arg(one, n == 1 ? "" : QString(one).endsWith("s") ? "es" : "s"); };
+    const auto plural = [](size_t n, const char* one) {
+      return QString("%1 %2%3").arg(n).arg(one, n == 1                       ? ""
+                                                : QString(one).endsWith("s") ? "es"
+                                                                             : "s");
+    };
     st[0].figure = s.scenes.empty() ? "none yet" : plural(s.scenes.size(), "scene");
     st[0].state = s.scenes.empty() ? S::Hollow : S::Filled;
     std::map<ProductKind, size_t> count;
@@ -451,15 +496,22 @@ void MainWindow::updateTrail() {
       if (p.kind == ProductKind::Index) index = &p;
       if (p.kind == ProductKind::ClassMap && p.step.value("do", "") == "map") map = &p;
     }
-    const auto stateOf = [&](const Product* p) { return p == nullptr ? S::Hollow : s.outOfDate(*p) ? S::Half : S::Filled; };
-    if (index != nullptr) st[1].figure = q(index->name) + (count[ProductKind::Index] > 1 ? QString(" +%1").arg(count[ProductKind::Index] - 1) : "");
+    const auto stateOf = [&](const Product* p) {
+      return p == nullptr ? S::Hollow : s.outOfDate(*p) ? S::Half : S::Filled;
+    };
+    if (index != nullptr)
+      st[1].figure =
+          q(index->name) +
+          (count[ProductKind::Index] > 1 ? QString(" +%1").arg(count[ProductKind::Index] - 1) : "");
     st[1].state = stateOf(index);
     std::set<int> classes;
     for (const auto& a : s.training) classes.insert(a.code);
     if (!classes.empty()) st[2].figure = plural(classes.size(), "class");
     st[2].state = s.training.empty() ? S::Hollow : classes.size() < 2 ? S::Notch : S::Filled;
     if (classes.size() == 1) st[2].tip = "Only one class has training areas; a map needs two.";
-    if (map != nullptr) st[3].figure = q(map->name).section(", ", 1) + QString(" · %1").arg(map->facts["classes"].size());
+    if (map != nullptr)
+      st[3].figure =
+          q(map->name).section(", ", 1) + QString(" · %1").arg(map->facts["classes"].size());
     st[3].state = stateOf(map);
     const Product* points = s.newest(ProductKind::Points);
     if (points != nullptr) st[4].figure = plural(points->facts.value("points", size_t{0}), "point");
@@ -467,12 +519,18 @@ void MainWindow::updateTrail() {
     const Product* labels = s.newest(ProductKind::Labels);
     if (labels != nullptr && !book_.none()) {
       const auto o = book_.labelling().closed() ? book_.overall() : std::nullopt;
-      if (o) st[5].figure = decimal(100 * o->value, 1) + " ± " + decimal(50 * (o->high - o->low), 1) + " %";
-      else st[5].figure = QString("%1 of %2 labelled").arg(book_.labelling().labelled()).arg(book_.labelling().points().size());
+      if (o)
+        st[5].figure =
+            decimal(100 * o->value, 1) + " ± " + decimal(50 * (o->high - o->low), 1) + " %";
+      else
+        st[5].figure = QString("%1 of %2 labelled")
+                           .arg(book_.labelling().labelled())
+                           .arg(book_.labelling().points().size());
     }
     st[5].state = stateOf(labels);
     for (auto& one : st)
-      if (one.state == S::Half) one.tip = "An input changed since this was made; bring it up to date from its card's menu.";
+      if (one.state == S::Half)
+        one.tip = "An input changed since this was made; bring it up to date from its card's menu.";
     if (bench_.jobs().busy()) {
       auto& here = st[static_cast<size_t>(stage_)];
       here.state = S::Busy;
@@ -491,8 +549,10 @@ void MainWindow::updateJob() {
   if (jobs.busy()) {
     const double left = jobs.secondsLeft();
     QString time;
-    if (left >= 60) time = QString(", about %1 min left").arg(static_cast<int>(left / 60) + 1);
-    else if (left >= 0) time = QString(", about %1 s left").arg(static_cast<int>(left) + 1);
+    if (left >= 60)
+      time = QString(", about %1 min left").arg(static_cast<int>(left / 60) + 1);
+    else if (left >= 0)
+      time = QString(", about %1 s left").arg(static_cast<int>(left) + 1);
     jobText_->setText(jobs.title() + time);
     jobProgress_->setRange(0, 1000);
     jobProgress_->setValue(static_cast<int>(jobs.share() * 1000));
@@ -504,28 +564,53 @@ void MainWindow::tell(const QString& sentence, bool warning) {
   notice_->setText(sentence);
   setTone(notice_, warning ? "warning" : "second");
   noticeBar_->setVisible(true);
-  if (warning) noticeTimer_.stop();
-  else noticeTimer_.start(9000);
+  if (warning)
+    noticeTimer_.stop();
+  else
+    noticeTimer_.start(9000);
 }
 
 void MainWindow::showSheetOf(const QString& id) {
   QString text;
   if (const auto* p = bench_.study().product(id.toStdString())) {
-    text = QString("<b>%1</b><br>%2, made %3").arg(q(p->name), q(titleOf(p->kind)), q(p->made).replace('T', ' ').remove('Z') + " UTC");
+    text = QString("<b>%1</b><br>%2, made %3")
+               .arg(q(p->name), q(titleOf(p->kind)),
+                    q(p->made).replace('T', ' ').remove('Z') + " UTC");
     QStringList from;
     for (const auto& i : p->inputs) {
-      if (const auto* s = bench_.study().scene(i.id)) from << q(s->scene.name);
-      else if (const auto* up = bench_.study().product(i.id)) from << q(up->name);
-      else from << (i.id == "training" ? "the training areas" : "something that is gone");
+      if (const auto* s = bench_.study().scene(i.id))
+        from << q(s->scene.name);
+      else if (const auto* up = bench_.study().product(i.id))
+        from << q(up->name);
+      else
+        from << (i.id == "training" ? "the training areas" : "something that is gone");
     }
-    text += "<br>From: " + from.join(", ") + (bench_.study().outOfDate(*p) ? " (changed since)" : "");
+    text +=
+        "<br>From: " + from.join(", ") + (bench_.study().outOfDate(*p) ? " (changed since)" : "");
     for (const auto& [key, value] : p->step.items())
-      if (key != "name" && key != "do" && key != "classes" && key != "scene" && key != "product" && key != "ramp")
-        text += QString("<br>%1: %2").arg(q(key), q(value.is_string() ? value.get<std::string>() : value.dump()).toHtmlEscaped());
-    if (p->facts.contains("min") && p->facts["min"].is_number()) text += QString("<br>Range %1 to %2, mean %3").arg(compact(p->facts["min"].get<double>()), compact(p->facts["max"].get<double>()), compact(p->facts["mean"].get<double>()));
-    text += QString("<br>%1, %2 MiB").arg(q(p->file.filename().string())).arg(decimal(static_cast<double>(QFileInfo(q(p->file.string())).size()) / 1048576.0, 1));
+      if (key != "name" && key != "do" && key != "classes" && key != "scene" && key != "product" &&
+          key != "ramp")
+        text +=
+            QString("<br>%1: %2")
+                .arg(
+                    q(key),
+                    q(value.is_string() ? value.get<std::string>() : value.dump()).toHtmlEscaped());
+    if (p->facts.contains("min") && p->facts["min"].is_number())
+      text +=
+          QString("<br>Range %1 to %2, mean %3")
+              .arg(compact(p->facts["min"].get<double>()), compact(p->facts["max"].get<double>()),
+                   compact(p->facts["mean"].get<double>()));
+    text += QString("<br>%1, %2 MiB")
+                .arg(q(p->file.filename().string()))
+                .arg(decimal(static_cast<double>(QFileInfo(q(p->file.string())).size()) / 1048576.0,
+                             1));
   } else if (const auto* s = bench_.study().scene(id.toStdString())) {
-    text = QString("<b>%1</b><br>%2 x %3 pixels, %4 bands<br>%5<br>%6").arg(q(s->scene.name)).arg(s->scene.grid.width).arg(s->scene.grid.height).arg(s->scene.bands.size()).arg(q(crsTitle(s->scene.grid.crs)), q(titleOf(s->scene.state)));
+    text = QString("<b>%1</b><br>%2 x %3 pixels, %4 bands<br>%5<br>%6")
+               .arg(q(s->scene.name))
+               .arg(s->scene.grid.width)
+               .arg(s->scene.grid.height)
+               .arg(s->scene.bands.size())
+               .arg(q(crsTitle(s->scene.grid.crs)), q(titleOf(s->scene.state)));
   }
   auto* sheet = new QLabel(text, this, Qt::Popup);
   sheet->setAttribute(Qt::WA_DeleteOnClose);
@@ -533,7 +618,8 @@ void MainWindow::showSheetOf(const QString& id) {
   sheet->setMargin(14);
   sheet->setWordWrap(true);
   sheet->setFixedWidth(340);
-  sheet->setStyleSheet(QString("background: %1; border: 1px solid %2;").arg(tokens().raised.name(), tokens().hairline.name()));
+  sheet->setStyleSheet(QString("background: %1; border: 1px solid %2;")
+                           .arg(tokens().raised.name(), tokens().hairline.name()));
   sheet->adjustSize();
   sheet->move(mapToGlobal(QPoint(16, height() - shelf_->height() - sheet->height() - 8)));
   sheet->show();
@@ -542,11 +628,14 @@ void MainWindow::showSheetOf(const QString& id) {
 void MainWindow::buildFind() {
   findList_ = new QListWidget(this);
   findList_->setObjectName("findList");
-  findList_->setStyleSheet(QString("#findList { background: %1; border: 1px solid %2; border-radius: 4px; }").arg(tokens().raised.name(), tokens().hairline.name()));
+  findList_->setStyleSheet(
+      QString("#findList { background: %1; border: 1px solid %2; border-radius: 4px; }")
+          .arg(tokens().raised.name(), tokens().hairline.name()));
   findList_->setVisible(false);
   findList_->setFocusPolicy(Qt::NoFocus);
   connect(trail_->find(), &QLineEdit::textChanged, this, &MainWindow::fillFind);
-  connect(trail_->find(), &QLineEdit::returnPressed, this, [this] { runFind(std::max(0, findList_->currentRow())); });
+  connect(trail_->find(), &QLineEdit::returnPressed, this,
+          [this] { runFind(std::max(0, findList_->currentRow())); });
   connect(findList_, &QListWidget::itemClicked, this, [this] { runFind(findList_->currentRow()); });
   connect(trail_->find(), &QLineEdit::editingFinished, findList_, [this] {
     if (!trail_->find()->hasFocus()) findList_->hide();
@@ -564,7 +653,8 @@ void MainWindow::fillFind(const QString& text) {
     findList_->addItem(name + "   " + kind);
     findActions_.push_back(std::move(action));
   };
-  static const QRegularExpression pair("^\\s*(-?\\d+(?:\\.\\d+)?)[\\s,;]+(-?\\d+(?:\\.\\d+)?)\\s*$");
+  static const QRegularExpression pair(
+      "^\\s*(-?\\d+(?:\\.\\d+)?)[\\s,;]+(-?\\d+(?:\\.\\d+)?)\\s*$");
   if (const auto m = pair.match(text); m.hasMatch() && bench_.hasStudy()) {
     findList_->addItem("Go to " + m.captured(1) + "  " + m.captured(2));
     findActions_.push_back([this, x = m.captured(1).toDouble(), y = m.captured(2).toDouble()] {
@@ -579,7 +669,8 @@ void MainWindow::fillFind(const QString& text) {
       view_->setCentre(p, view_->unitsPerPixel());
     });
   }
-  for (int i = 0; i < 6 && bench_.hasStudy(); ++i) offer(kStages[i], "stage", [this, i] { goTo(i); });
+  for (int i = 0; i < 6 && bench_.hasStudy(); ++i)
+    offer(kStages[i], "stage", [this, i] { goTo(i); });
   offer("New study", "command", [this] { newStudy(); });
   offer("Open study", "command", [this] { openStudy(); });
   if (bench_.hasStudy()) {
@@ -587,26 +678,32 @@ void MainWindow::fillFind(const QString& text) {
     offer("Curtain", "command", [this] { curtainButton_->click(); });
     offer("Undo", "command", [this] { bench_.undo().undo(); });
     offer("Bring in files", "command", [this] { goTo(0), scenesDesk_->chooseFiles(); });
-    for (const auto& p : bench_.study().products) offer(q(p.name), q(titleOf(p.kind)), [this, id = q(p.id)] { showFront(id); });
-    for (const auto& s : bench_.study().scenes) offer(q(s.scene.name), "scene", [this, id = q(s.id)] { showFront(id); });
-    for (const auto& c : bench_.study().legend.classes) offer(q(c.name), "class", [this] { goTo(2); });
-    for (const auto& e : indexBook()) offer(q(e.title) + ", " + q(e.name), "index", [this, id = q(e.id)] {
-      goTo(1);
-      if (auto* b = desk_[1]->findChild<QPushButton*>("index-" + id)) b->click();
-    });
+    for (const auto& p : bench_.study().products)
+      offer(q(p.name), q(titleOf(p.kind)), [this, id = q(p.id)] { showFront(id); });
+    for (const auto& s : bench_.study().scenes)
+      offer(q(s.scene.name), "scene", [this, id = q(s.id)] { showFront(id); });
+    for (const auto& c : bench_.study().legend.classes)
+      offer(q(c.name), "class", [this] { goTo(2); });
+    for (const auto& e : indexBook())
+      offer(q(e.title) + ", " + q(e.name), "index", [this, id = q(e.id)] {
+        goTo(1);
+        if (auto* b = desk_[1]->findChild<QPushButton*>("index-" + id)) b->click();
+      });
     for (const auto& m : methods()) offer(q(m.title), "method", [this] { goTo(3); });
   }
   if (findActions_.empty()) findList_->addItem("Nothing of that name");
   findList_->setCurrentRow(0);
   findList_->setFixedSize(360, 8 + 26 * findList_->count());
-  const QPoint at = trail_->find()->mapTo(this, QPoint(trail_->find()->width(), trail_->find()->height() + 4));
+  const QPoint at =
+      trail_->find()->mapTo(this, QPoint(trail_->find()->width(), trail_->find()->height() + 4));
   findList_->move(at.x() - findList_->width(), at.y());
   findList_->raise();
 }
 
 void MainWindow::runFind(int row) {
   std::function<void()> action;
-  if (row >= 0 && row < static_cast<int>(findActions_.size())) action = findActions_[static_cast<size_t>(row)];
+  if (row >= 0 && row < static_cast<int>(findActions_.size()))
+    action = findActions_[static_cast<size_t>(row)];
   trail_->find()->clear();  // which empties the list too
   if (!action) return;
   view_->setFocus();
@@ -628,8 +725,10 @@ void MainWindow::dropEvent(QDropEvent* e) {
   QStringList files;
   for (const auto& url : e->mimeData()->urls())
     if (url.isLocalFile()) files << url.toLocalFile();
-  if (files.size() == 1 && QFileInfo::exists(files[0] + "/study.json")) bench_.open(files[0]);
-  else if (!files.isEmpty()) bench_.bringIn(files, false);
+  if (files.size() == 1 && QFileInfo::exists(files[0] + "/study.json"))
+    bench_.open(files[0]);
+  else if (!files.isEmpty())
+    bench_.bringIn(files, false);
 }
 
 void MainWindow::closeEvent(QCloseEvent* e) {

@@ -11,26 +11,32 @@ Probe::Probe(Workbench& bench, QWidget* parent) : QWidget(parent), bench_(bench)
   setFixedHeight(50);
 }
 
-void Probe::setPictures(const Picture& front, const Picture& back) { front_ = front, back_ = back; }
+void Probe::setPictures(const Picture& front, const Picture& back) {
+  front_ = front, back_ = back;
+}
 
-Probe::Answer Probe::read(Place place, const std::string& crs, const Scene* scene, const std::vector<Picture>& pictures) {
+Probe::Answer Probe::read(Place place, const std::string& crs, const Scene* scene,
+                          const std::vector<Picture>& pictures) {
   Answer a;
   if (scene != nullptr)
     for (const auto& band : scene->bands)
-      a.profile.emplace_back(band.wavelength > 0 ? band.wavelength : static_cast<double>(a.profile.size() + 1),
-                             readBandAt({place}, crs, band)[0]);
+      a.profile.emplace_back(
+          band.wavelength > 0 ? band.wavelength : static_cast<double>(a.profile.size() + 1),
+          readBandAt({place}, crs, band)[0]);
   for (const auto& p : pictures) {
     if (p.kind == Picture::Kind::Classes) {
       const double v = readAt({place}, crs, {{p.file, 1, "map"}}).values[0][0];
       const auto* c = std::isnan(v) ? nullptr : p.legend.find(static_cast<int>(v));
-      a.values.push_back({p.title, c != nullptr ? q(c->name) : "no class", c != nullptr ? toQt(c->colour) : QColor()});
+      a.values.push_back({p.title, c != nullptr ? q(c->name) : "no class",
+                          c != nullptr ? toQt(c->colour) : QColor()});
     } else if (p.kind == Picture::Kind::Index) {
       const double v = readAt({place}, crs, {{p.file, 1, "index"}}).values[0][0];
       a.values.push_back({p.title, std::isnan(v) ? "no data" : decimal(v, 3), {}});
     } else if (p.kind == Picture::Kind::Formula) {
       std::vector<float> values;
       for (const auto& role : p.formula.variables)
-        values.push_back(static_cast<float>(readBandAt({place}, crs, p.scene.bands[static_cast<size_t>(p.scene.bandOf(role))])[0]));
+        values.push_back(static_cast<float>(
+            readBandAt({place}, crs, p.scene.bands[static_cast<size_t>(p.scene.bandOf(role))])[0]));
       std::vector<const float*> bands;
       for (const auto& v : values) bands.push_back(&v);
       float out = 0;
@@ -61,8 +67,11 @@ void Probe::look(Place place) {
   if (!back_.none() && back_.key != front_.key) pictures.push_back(back_);
   const auto* s = bench_.currentScene();
   const std::optional<Scene> scene = s != nullptr ? std::optional<Scene>(s->scene) : std::nullopt;
-  latest_.ask([place, crs = bench_.viewCrs(), scene, pictures](const Progress&) { return read(place, crs, scene ? &*scene : nullptr, pictures); },
-              [this](const Answer& a) { answer_ = a, update(); }, [](const QString&) {});
+  latest_.ask(
+      [place, crs = bench_.viewCrs(), scene, pictures](const Progress&) {
+        return read(place, crs, scene ? &*scene : nullptr, pictures);
+      },
+      [this](const Answer& a) { answer_ = a, update(); }, [](const QString&) {});
 }
 
 void Probe::rest() {
@@ -86,16 +95,22 @@ void Probe::paintEvent(QPaintEvent*) {
   if (resting_) {
     p.setPen(t.second);
     p.setFont(textFont(9.5));
-    p.drawText(rect().adjusted(14, 0, -14, 0), Qt::AlignVCenter, bench_.hasStudy() ? "Point at the picture to read its values here." : "");
+    p.drawText(rect().adjusted(14, 0, -14, 0), Qt::AlignVCenter,
+               bench_.hasStudy() ? "Point at the picture to read its values here." : "");
     return;
   }
   p.setPen(t.text);
   p.setFont(figureFont(9.5));
   const std::string crs = bench_.viewCrs();
   QString where;
-  if (crs.empty()) where = QString("column %1  row %2").arg(static_cast<int>(std::floor(place_.x))).arg(static_cast<int>(std::floor(-place_.y)));
-  else if (crsIsGeographic(crs)) where = decimal(place_.x, 5) + "°  " + decimal(place_.y, 5) + "°";
-  else where = decimal(place_.x, 0) + " E  " + decimal(place_.y, 0) + " N";
+  if (crs.empty())
+    where = QString("column %1  row %2")
+                .arg(static_cast<int>(std::floor(place_.x)))
+                .arg(static_cast<int>(std::floor(-place_.y)));
+  else if (crsIsGeographic(crs))
+    where = decimal(place_.x, 5) + "°  " + decimal(place_.y, 5) + "°";
+  else
+    where = decimal(place_.x, 0) + " E  " + decimal(place_.y, 0) + " N";
   p.drawText(QRectF(14, 0, 220, height()), Qt::AlignVCenter, where);
   double x = 30 + p.fontMetrics().horizontalAdvance(where);
   const auto& profile = answer_.profile;
@@ -107,7 +122,9 @@ void Probe::paintEvent(QPaintEvent*) {
     const QRectF box(x, 13, 140, height() - 26);
     QPolygonF line;
     for (const auto& [w, v] : profile)
-      if (!std::isnan(v)) line << QPointF(box.left() + (w - w0) / std::max(1e-9, w1 - w0) * box.width(), box.bottom() - (v - low) / std::max(1e-9, high - low) * box.height());
+      if (!std::isnan(v))
+        line << QPointF(box.left() + (w - w0) / std::max(1e-9, w1 - w0) * box.width(),
+                        box.bottom() - (v - low) / std::max(1e-9, high - low) * box.height());
     p.setPen(QPen(t.second, 1.5));
     p.setBrush(Qt::NoBrush);
     p.drawPolyline(line);

@@ -29,7 +29,8 @@ class Probe : public QWidget {
     std::vector<std::pair<double, double>> profile;  // wavelength, value
     std::vector<Value> values;
   };
-  static Answer read(Place place, const std::string& crs, const Scene* scene, const std::vector<Picture>& pictures);
+  static Answer read(Place place, const std::string& crs, const Scene* scene,
+                     const std::vector<Picture>& pictures);
 
   Workbench& bench_;
   Latest latest_;

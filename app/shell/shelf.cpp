@@ -15,7 +15,8 @@ Card::Card(const QString& id, const QString& name, const QString& about, const Q
   setFocusPolicy(Qt::StrongFocus);
   setObjectName("card-" + id);
   setAccessibleName(name + ", " + about);
-  setToolTip(name + "\n" + about + "\nClick: front picture. Shift-click: back picture. Double-click: facts.");
+  setToolTip(name + "\n" + about +
+             "\nClick: front picture. Shift-click: back picture. Double-click: facts.");
 }
 
 void Card::setThumbnail(const QImage& image) {
@@ -71,10 +72,12 @@ void Card::paintEvent(QPaintEvent*) {
   }
   p.setPen(t.text);
   p.setFont(textFont(9.5));
-  p.drawText(QRectF(8, kThumbHeight + 3, width() - 14, 17), Qt::AlignVCenter, p.fontMetrics().elidedText(name_, Qt::ElideRight, width() - 14));
+  p.drawText(QRectF(8, kThumbHeight + 3, width() - 14, 17), Qt::AlignVCenter,
+             p.fontMetrics().elidedText(name_, Qt::ElideRight, width() - 14));
   p.setPen(t.second);
   p.setFont(textFont(8.5));
-  p.drawText(QRectF(8, kThumbHeight + 19, width() - 14, 15), Qt::AlignVCenter, p.fontMetrics().elidedText(about_, Qt::ElideRight, width() - 14));
+  p.drawText(QRectF(8, kThumbHeight + 19, width() - 14, 15), Qt::AlignVCenter,
+             p.fontMetrics().elidedText(about_, Qt::ElideRight, width() - 14));
   p.setBrush(Qt::NoBrush);
   if (front_ || back_ || hasFocus()) {
     p.setPen(QPen(t.accent, front_ || hasFocus() ? 2 : 1));
@@ -84,12 +87,18 @@ void Card::paintEvent(QPaintEvent*) {
 
 void Card::mousePressEvent(QMouseEvent* e) {
   if (e->button() != Qt::LeftButton) return;
-  if (e->modifiers() & Qt::ShiftModifier) Q_EMIT back(id_);
-  else Q_EMIT front(id_);
+  if (e->modifiers() & Qt::ShiftModifier)
+    Q_EMIT back(id_);
+  else
+    Q_EMIT front(id_);
 }
 
-void Card::mouseDoubleClickEvent(QMouseEvent*) { Q_EMIT sheet(id_); }
-void Card::contextMenuEvent(QContextMenuEvent* e) { Q_EMIT menu(id_, e->globalPos()); }
+void Card::mouseDoubleClickEvent(QMouseEvent*) {
+  Q_EMIT sheet(id_);
+}
+void Card::contextMenuEvent(QContextMenuEvent* e) {
+  Q_EMIT menu(id_, e->globalPos());
+}
 
 void Card::keyPressEvent(QKeyEvent* e) {
   if (e->key() == Qt::Key_Return || e->key() == Qt::Key_Space) {
@@ -127,7 +136,8 @@ void Shelf::setShown(const QString& front, const QString& back) {
   front_ = front, back_ = back;
   for (auto* c : cards_) {
     const auto* product = bench_.study().product(c->id().toStdString());
-    c->setState(c->id() == front, c->id() == back, product != nullptr && bench_.study().outOfDate(*product));
+    c->setState(c->id() == front, c->id() == back,
+                product != nullptr && bench_.study().outOfDate(*product));
   }
 }
 
@@ -139,7 +149,8 @@ void Shelf::rebuild() {
   cards_.clear();
   if (!bench_.hasStudy()) return;
   const Study& s = bench_.study();
-  const auto add = [&](const std::string& id, const std::string& name, const QString& about, const QString& kind) {
+  const auto add = [&](const std::string& id, const std::string& name, const QString& about,
+                       const QString& kind) {
     auto* card = new Card(q(id), q(name), about, kind);
     connect(card, &Card::front, this, &Shelf::frontAsked);
     connect(card, &Card::back, this, &Shelf::backAsked);
@@ -149,20 +160,32 @@ void Shelf::rebuild() {
     cards_.append(card);
     const Picture picture = bench_.pictureOf(q(id));
     if (picture.none()) return;
-    if (thumbnails_.contains(picture.key)) card->setThumbnail(thumbnails_[picture.key]);
-    else askThumbnail(card, picture);
+    if (thumbnails_.contains(picture.key))
+      card->setThumbnail(thumbnails_[picture.key]);
+    else
+      askThumbnail(card, picture);
   };
   for (auto p = s.products.rbegin(); p != s.products.rend(); ++p) {
-    static const QMap<ProductKind, QString> signs{{ProductKind::Index, "index"}, {ProductKind::ClassMap, "map"}, {ProductKind::Points, "points"}, {ProductKind::Table, "table"}, {ProductKind::Labels, "labels"}};
+    static const QMap<ProductKind, QString> signs{{ProductKind::Index, "index"},
+                                                  {ProductKind::ClassMap, "map"},
+                                                  {ProductKind::Points, "points"},
+                                                  {ProductKind::Table, "table"},
+                                                  {ProductKind::Labels, "labels"}};
     const QString date = niceDate(p->date);
-    add(p->id, p->name, (p->kind == ProductKind::ClassMap ? QString("map") : q(titleOf(p->kind))) + (date.isEmpty() ? QString() : " · " + date), signs[p->kind]);
+    add(p->id, p->name,
+        (p->kind == ProductKind::ClassMap ? QString("map") : q(titleOf(p->kind))) +
+            (date.isEmpty() ? QString() : " · " + date),
+        signs[p->kind]);
   }
   auto scenes = s.scenes;
-  std::stable_sort(scenes.begin(), scenes.end(), [](const StudyScene& a, const StudyScene& b) { return a.scene.date > b.scene.date; });
+  std::stable_sort(scenes.begin(), scenes.end(), [](const StudyScene& a, const StudyScene& b) {
+    return a.scene.date > b.scene.date;
+  });
   for (const auto& one : scenes) {
     const QString kind = one.scene.isRadar() ? "radar" : "scene";
     const size_t n = one.scene.bands.size();
-    add(one.id, one.scene.name, kind + QString(" · %1 band%2").arg(n).arg(n == 1 ? "" : "s"), "scene");
+    add(one.id, one.scene.name, kind + QString(" · %1 band%2").arg(n).arg(n == 1 ? "" : "s"),
+        "scene");
   }
   row_->addStretch();
   setShown(front_, back_);
@@ -179,15 +202,19 @@ void Shelf::askThumbnail(Card* card, const Picture& picture) {
       const Extent e = g.extent();
       const int w = kThumbWidth * 2, h = kThumbHeight * 2;
       const double scale = std::min((e.right - e.left) / w, (e.top - e.bottom) / h);
-      const MapPiece piece{(e.left + e.right) / 2 - scale * w / 2, (e.top + e.bottom) / 2 + scale * h / 2, scale, w, h};
+      const MapPiece piece{(e.left + e.right) / 2 - scale * w / 2,
+                           (e.top + e.bottom) / 2 + scale * h / 2, scale, w, h};
       image = painter.paint(picture, o.stretch, piece, g.crs);
     } catch (const std::exception&) {
       return;  // the view says what is wrong with the file
     }
-    QMetaObject::invokeMethod(this, [this, guard, image, key = picture.key] {
-      thumbnails_[key] = image;
-      if (guard) guard->setThumbnail(image);
-    }, Qt::QueuedConnection);
+    QMetaObject::invokeMethod(
+        this,
+        [this, guard, image, key = picture.key] {
+          thumbnails_[key] = image;
+          if (guard) guard->setThumbnail(image);
+        },
+        Qt::QueuedConnection);
   });
 }
 
@@ -202,15 +229,18 @@ void Shelf::openMenu(const QString& id, const QPoint& at) {
     fresh->setEnabled(bench_.study().outOfDate(*p));
     menu.addAction("Rename…", this, [this, id, p] {
       bool ok = false;
-      const QString name = QInputDialog::getText(this, "Rename", "Name", QLineEdit::Normal, q(p->name), &ok);
+      const QString name =
+          QInputDialog::getText(this, "Rename", "Name", QLineEdit::Normal, q(p->name), &ok);
       if (ok) bench_.renameProduct(id, name);
     });
     menu.addAction("Save a copy as…", this, [this, p] {
       const QString ending = QFileInfo(q(p->file.string())).suffix();
-      const QString target = QFileDialog::getSaveFileName(this, "Save a copy as", q(fileStem(p->name)) + "." + ending);
+      const QString target =
+          QFileDialog::getSaveFileName(this, "Save a copy as", q(fileStem(p->name)) + "." + ending);
       if (target.isEmpty()) return;
       QFile::remove(target);
-      if (!QFile::copy(q(p->file.string()), target)) Q_EMIT bench_.trouble("The copy could not be written; choose another folder.");
+      if (!QFile::copy(q(p->file.string()), target))
+        Q_EMIT bench_.trouble("The copy could not be written; choose another folder.");
     });
     menu.addAction(icon("bin"), "To the bin", this, [=, this] { bench_.toBin(id); });
   } else {

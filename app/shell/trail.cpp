@@ -66,7 +66,9 @@ double Trail::stationX(int index) const {
   return from + (to - from) * index / n;
 }
 
-QRect Trail::stationRect(int index) const { return QRect(static_cast<int>(stationX(index)) - 66, 0, 132, height()); }
+QRect Trail::stationRect(int index) const {
+  return QRect(static_cast<int>(stationX(index)) - 66, 0, 132, height());
+}
 
 void Trail::paintEvent(QPaintEvent*) {
   QPainter p(this);
@@ -76,7 +78,8 @@ void Trail::paintEvent(QPaintEvent*) {
   p.fillRect(QRect(0, height() - 1, width(), 1), t.hairline);
   if (stations_.empty()) return;
   p.setPen(QPen(t.hairline, 1.5));
-  p.drawLine(QPointF(stationX(0), kLine), QPointF(stationX(static_cast<int>(stations_.size()) - 1), kLine));
+  p.drawLine(QPointF(stationX(0), kLine),
+             QPointF(stationX(static_cast<int>(stations_.size()) - 1), kLine));
   for (int i = 0; i < static_cast<int>(stations_.size()); ++i) {
     const Station& s = stations_[static_cast<size_t>(i)];
     const QPointF c(stationX(i), kLine);
@@ -90,14 +93,16 @@ void Trail::paintEvent(QPaintEvent*) {
       p.drawEllipse(c, 11, 11);
     }
     p.setPen(QPen(mark, 1.6));
-    p.setBrush(s.state == State::Filled || s.state == State::Notch ? QBrush(mark) : QBrush(t.panel));
+    p.setBrush(s.state == State::Filled || s.state == State::Notch ? QBrush(mark)
+                                                                   : QBrush(t.panel));
     p.drawEllipse(c, 6, 6);
     if (s.state == State::Half) {
       p.setBrush(mark);
       p.drawPie(QRectF(c.x() - 6, c.y() - 6, 12, 12), 90 * 16, -180 * 16);
     } else if (s.state == State::Busy) {
       p.setPen(QPen(t.accent, 2.4));
-      p.drawArc(QRectF(c.x() - 9, c.y() - 9, 18, 18), 90 * 16, -static_cast<int>(s.share * 360 * 16));
+      p.drawArc(QRectF(c.x() - 9, c.y() - 9, 18, 18), 90 * 16,
+                -static_cast<int>(s.share * 360 * 16));
     } else if (s.state == State::Notch) {
       p.setPen(Qt::NoPen);
       p.setBrush(t.warning);
@@ -114,7 +119,8 @@ void Trail::paintEvent(QPaintEvent*) {
     }
     p.setPen(here ? t.accent : t.second);
     p.setFont(textFont(9));
-    p.drawText(QRectF(c.x() - 74, kLine + 27, 148, 16), Qt::AlignCenter, p.fontMetrics().elidedText(s.figure, Qt::ElideRight, 146));
+    p.drawText(QRectF(c.x() - 74, kLine + 27, 148, 16), Qt::AlignCenter,
+               p.fontMetrics().elidedText(s.figure, Qt::ElideRight, 146));
   }
 }
 
@@ -136,7 +142,9 @@ bool Trail::event(QEvent* e) {
     for (int i = 0; i < static_cast<int>(stations_.size()); ++i)
       if (stationRect(i).contains(help->pos())) {
         const Station& s = stations_[static_cast<size_t>(i)];
-        QToolTip::showText(help->globalPos(), s.tip.isEmpty() ? QString("%1 (F%2)").arg(s.name).arg(i + 1) : s.tip, this);
+        QToolTip::showText(help->globalPos(),
+                           s.tip.isEmpty() ? QString("%1 (F%2)").arg(s.name).arg(i + 1) : s.tip,
+                           this);
         return true;
       }
   }

@@ -27,7 +27,9 @@ class TrainingEdit : public QUndoCommand {
   };
   TrainingEdit(Workbench& bench, State before, State after, const QString& what)
       : QUndoCommand(what), bench_(bench), before_(std::move(before)), after_(std::move(after)) {}
-  void undo() override { bench_.restore(before_.areas, before_.crs, before_.legend, before_.revision); }
+  void undo() override {
+    bench_.restore(before_.areas, before_.crs, before_.legend, before_.revision);
+  }
   void redo() override { bench_.restore(after_.areas, after_.crs, after_.legend, after_.revision); }
 
  private:
@@ -130,8 +132,11 @@ void Workbench::close() {
   Q_EMIT studyChanged();
 }
 
-void Workbench::background(const QString& title, std::function<void(const Progress&)> work, std::function<void()> done) {
-  jobs_.start({title, {}, std::move(work), std::move(done), [this](const QString& sentence) { Q_EMIT trouble(sentence); }});
+void Workbench::background(const QString& title, std::function<void(const Progress&)> work,
+                           std::function<void()> done) {
+  jobs_.start({title, {}, std::move(work), std::move(done), [this](const QString& sentence) {
+                 Q_EMIT trouble(sentence);
+               }});
 }
 
 void Workbench::bringIn(const QStringList& paths, bool asOneScene) {
@@ -139,7 +144,8 @@ void Workbench::bringIn(const QStringList& paths, bool asOneScene) {
   guarded([&] {
     if (!study_) {
       // There is no unsaved work: files dropped on an empty window start a study of their own.
-      const QString base = QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation) + "/Zany Patch/" + QFileInfo(paths[0]).completeBaseName();
+      const QString base = QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation) +
+                           "/Zany Patch/" + QFileInfo(paths[0]).completeBaseName();
       QString folder = base;
       for (int n = 2; QFileInfo::exists(folder); ++n) folder = base + QString(" %1").arg(n);
       if (!create(folder, QFileInfo(folder).fileName())) return;
@@ -200,7 +206,10 @@ void Workbench::findEmptyEdgeOf(const QString& id) {
           return;
         }
         changeScene(id, [&](Scene& one) { one.emptyMask = target; });
-        Q_EMIT notice(QString("%1 % of the pixels are an empty edge and set aside.").arg(decimal(100.0 * static_cast<double>(*count) / static_cast<double>(scene.grid.pixels()), 1)));
+        Q_EMIT notice(QString("%1 % of the pixels are an empty edge and set aside.")
+                          .arg(decimal(100.0 * static_cast<double>(*count) /
+                                           static_cast<double>(scene.grid.pixels()),
+                                       1)));
       });
 }
 
@@ -227,11 +236,14 @@ void Workbench::showOutline(const QString& id, bool shown) {
   saved();
 }
 
-void Workbench::run(const Json& step, const QString& title, std::function<void(const QString&)> then) {
+void Workbench::run(const Json& step, const QString& title,
+                    std::function<void(const QString&)> then) {
   auto product = std::make_shared<Product>();
   background(
       title,
-      [snapshot = *study_, step, product](const Progress& progress) { *product = runStep(snapshot, step, progress); },
+      [snapshot = *study_, step, product](const Progress& progress) {
+        *product = runStep(snapshot, step, progress);
+      },
       [this, product, then] {
         if (!study_) return;
         const QString id = q(study_->addProduct(*product));
@@ -246,28 +258,28 @@ void Workbench::bringUpToDate(const QString& id) {
   if (old == nullptr) return;
   // What it was made from comes first.
   for (const auto& i : old->inputs)
-    if (const auto* up = study_->product(i.id); up != nullptr && study_->outOfDate(*up)) bringUpToDate(q(i.id));
+    if (const auto* up = study_->product(i.id); up != nullptr && study_->outOfDate(*up))
+      bringUpToDate(q(i.id));
   auto product = std::make_shared<Product>();
   const std::string wanted = id.toStdString();
   // The study is copied when the job starts, after the ones before it have ended.
   auto snapshot = std::make_shared<std::optional<Study>>();
-  jobs_.start({
-      QString("Bring %1 up to date").arg(q(old->name)),
-      [this, snapshot] { *snapshot = study_; },
-      [snapshot, wanted, product](const Progress& progress) {
-        const auto& copy = *snapshot;
-        if (!copy || copy->product(wanted) == nullptr) return;
-        const Product before = *copy->product(wanted);
-        *product = runStep(*copy, before.step, progress, &before);
-      },
-      [this, wanted, product] {
-        Product* at = study_ ? study_->product(wanted) : nullptr;
-        if (at == nullptr || product->id.empty()) return;
-        *at = *product;
-        saved();
-        Q_EMIT productMade(q(wanted));
-      },
-      [this](const QString& sentence) { Q_EMIT trouble(sentence); }});
+  jobs_.start({QString("Bring %1 up to date").arg(q(old->name)),
+               [this, snapshot] { *snapshot = study_; },
+               [snapshot, wanted, product](const Progress& progress) {
+                 const auto& copy = *snapshot;
+                 if (!copy || copy->product(wanted) == nullptr) return;
+                 const Product before = *copy->product(wanted);
+                 *product = runStep(*copy, before.step, progress, &before);
+               },
+               [this, wanted, product] {
+                 Product* at = study_ ? study_->product(wanted) : nullptr;
+                 if (at == nullptr || product->id.empty()) return;
+                 *at = *product;
+                 saved();
+                 Q_EMIT productMade(q(wanted));
+               },
+               [this](const QString& sentence) { Q_EMIT trouble(sentence); }});
 }
 
 void Workbench::renameProduct(const QString& id, const QString& name) {
@@ -280,7 +292,8 @@ void Workbench::renameProduct(const QString& id, const QString& name) {
 void Workbench::toBin(const QString& id) {
   class BinEdit : public QUndoCommand {
    public:
-    BinEdit(Workbench& b, std::string product, const QString& what) : QUndoCommand(what), bench(b), id(std::move(product)) {}
+    BinEdit(Workbench& b, std::string product, const QString& what)
+        : QUndoCommand(what), bench(b), id(std::move(product)) {}
     void redo() override {
       bench.guarded([&] {
         kept = bench.study_->toBin(id);
@@ -301,17 +314,21 @@ void Workbench::toBin(const QString& id) {
     undo_.push(new BinEdit(*this, p->id, QString("Move %1 to the bin").arg(q(p->name))));
 }
 
-void Workbench::setTraining(const std::vector<TrainingArea>& areas, const std::string& crs, const QString& what) {
-  undo_.push(new TrainingEdit(*this, {study_->training, study_->trainingCrs, study_->legend, study_->trainingRevision},
-                              {areas, crs, legendOf(areas, study_->legend), nextTrainingRevision()}, what));
+void Workbench::setTraining(const std::vector<TrainingArea>& areas, const std::string& crs,
+                            const QString& what) {
+  undo_.push(new TrainingEdit(
+      *this, {study_->training, study_->trainingCrs, study_->legend, study_->trainingRevision},
+      {areas, crs, legendOf(areas, study_->legend), nextTrainingRevision()}, what));
 }
 
 void Workbench::setLegend(const Legend& legend, const QString& what) {
-  undo_.push(new TrainingEdit(*this, {study_->training, study_->trainingCrs, study_->legend, study_->trainingRevision},
-                              {study_->training, study_->trainingCrs, legend, nextTrainingRevision()}, what));
+  undo_.push(new TrainingEdit(
+      *this, {study_->training, study_->trainingCrs, study_->legend, study_->trainingRevision},
+      {study_->training, study_->trainingCrs, legend, nextTrainingRevision()}, what));
 }
 
-void Workbench::restore(const std::vector<TrainingArea>& areas, const std::string& crs, const Legend& legend, int revision) {
+void Workbench::restore(const std::vector<TrainingArea>& areas, const std::string& crs,
+                        const Legend& legend, int revision) {
   study_->legend = legend;
   study_->setTraining(areas, crs);
   // Taken back to a state that products were made from, they are up to date again.
@@ -320,7 +337,8 @@ void Workbench::restore(const std::vector<TrainingArea>& areas, const std::strin
 }
 
 int Workbench::nextTrainingRevision() {
-  const int next = std::max(study_->trainingRevision, study_->place.value("training-revisions", 0)) + 1;
+  const int next =
+      std::max(study_->trainingRevision, study_->place.value("training-revisions", 0)) + 1;
   study_->place["training-revisions"] = next;
   return next;
 }
@@ -340,7 +358,8 @@ Picture Workbench::pictureOf(const QString& id) const {
   if (const auto* s = study_->scene(id.toStdString())) {
     const auto can = compositesOf(s->scene);
     if (can.empty() || s->scene.bands.size() < 3) {
-      const std::string band = s->scene.bands[0].role.empty() ? s->scene.bands[0].name : s->scene.bands[0].role;
+      const std::string band =
+          s->scene.bands[0].role.empty() ? s->scene.bands[0].name : s->scene.bands[0].role;
       return compositePicture(s->id, s->scene, {0, 0, 0}, q(band));
     }
     std::array<size_t, 3> bands{};
@@ -348,7 +367,8 @@ Picture Workbench::pictureOf(const QString& id) const {
     return compositePicture(s->id, s->scene, bands, q(can[0].title));
   }
   const auto* p = study_->product(id.toStdString());
-  if (p == nullptr || (p->kind != ProductKind::Index && p->kind != ProductKind::ClassMap)) return {};
+  if (p == nullptr || (p->kind != ProductKind::Index && p->kind != ProductKind::ClassMap))
+    return {};
   Picture picture;
   picture.of = p->id;
   picture.title = q(p->name);
@@ -367,7 +387,8 @@ const StudyScene* Workbench::currentScene() const {
     if (const auto* s = study_->scene(chosen.get<std::string>())) return s;
   const StudyScene* best = nullptr;
   for (const auto& s : study_->scenes)
-    if (s.scene.bandOf("nir") >= 0 && (best == nullptr || s.scene.date >= best->scene.date)) best = &s;
+    if (s.scene.bandOf("nir") >= 0 && (best == nullptr || s.scene.date >= best->scene.date))
+      best = &s;
   return best != nullptr ? best : &study_->scenes.front();
 }
 

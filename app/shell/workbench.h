@@ -43,16 +43,19 @@ class Workbench : public QObject {
   void renameProduct(const QString& id, const QString& name);
   void toBin(const QString& id);
 
-  void setTraining(const std::vector<TrainingArea>& areas, const std::string& crs, const QString& what);
+  void setTraining(const std::vector<TrainingArea>& areas, const std::string& crs,
+                   const QString& what);
   void setLegend(const Legend& legend, const QString& what);
   /// A step back or forth: swaps training and legend in.
-  void restore(const std::vector<TrainingArea>& areas, const std::string& crs, const Legend& legend, int revision);
+  void restore(const std::vector<TrainingArea>& areas, const std::string& crs, const Legend& legend,
+               int revision);
 
   void setPlace(const std::string& key, const Json& value);
   Json place(const std::string& key) const;
 
   /// A background job of any kind, with its troubles told.
-  void background(const QString& title, std::function<void(const Progress&)> work, std::function<void()> done);
+  void background(const QString& title, std::function<void(const Progress&)> work,
+                  std::function<void()> done);
 
   /// The scene or product as a picture; empty when it is none.
   Picture pictureOf(const QString& id) const;
@@ -63,8 +66,8 @@ class Workbench : public QObject {
   std::string viewCrs() const;
 
  Q_SIGNALS:
-  void studyChanged();            // another study, or none
-  void changed();                 // something in the study
+  void studyChanged();  // another study, or none
+  void changed();       // something in the study
   void productMade(const QString& id);
   void sceneAdded(const QString& id);
   void currentSceneChanged();

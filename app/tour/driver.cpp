@@ -3,7 +3,8 @@
 namespace zp {
 
 void Driver::until(const std::function<bool()>& condition, const char* what) {
-  if (!QTest::qWaitFor(condition, 120000)) throw std::runtime_error(std::string("waited in vain for ") + what);
+  if (!QTest::qWaitFor(condition, 120000))
+    throw std::runtime_error(std::string("waited in vain for ") + what);
 }
 
 void Driver::settle() {
@@ -16,11 +17,14 @@ void Driver::settle() {
 }
 
 void Driver::stage(int index) {
-  QTest::mouseClick(&window_.trail(), Qt::LeftButton, {}, window_.trail().stationRect(index).center());
+  QTest::mouseClick(&window_.trail(), Qt::LeftButton, {},
+                    window_.trail().stationRect(index).center());
   settle();
 }
 
-size_t Driver::products() const { return window_.bench().study().products.size(); }
+size_t Driver::products() const {
+  return window_.bench().study().products.size();
+}
 
 void Driver::make(const QString& button, const char* what) {
   const size_t before = products();

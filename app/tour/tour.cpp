@@ -15,12 +15,14 @@ namespace {
 void shot(Driver& driver, const QDir& folder, const QString& name) {
   driver.settle();
   const QString file = folder.filePath(name + ".png");
-  if (!driver.window().grab().save(file)) throw std::runtime_error("the picture could not be written: " + file.toStdString());
+  if (!driver.window().grab().save(file))
+    throw std::runtime_error("the picture could not be written: " + file.toStdString());
   fmt::print("  {}\n", file.toStdString());
 }
 
 /// The class at a point, with a slip in one of fourteen.
-int labelFor(const ValidationPoint& p, const std::string& crs, const std::string& truth, const Legend& legend) {
+int labelFor(const ValidationPoint& p, const std::string& crs, const std::string& truth,
+             const Legend& legend) {
   const double v = readAt({p.place}, crs, {{truth, 1, "truth"}}).values[0][0];
   const uint64_t r = mix(static_cast<uint64_t>(p.id), 5);
   const int code = std::isnan(v) ? legend.classes.front().code : static_cast<int>(v);
@@ -39,7 +41,8 @@ void wholeJob(Driver& t, const QDir& folder, const QString& truth) {
   t.click("index-vegetation");
   t.until([&] { return w.view().front().of == "preview"; }, "the preview");
   t.make("primary", "the index");
-  t.until([&] { return t.find<ThresholdChart>("thresholdChart")->cuts().size() == 1; }, "the histogram");
+  t.until([&] { return t.find<ThresholdChart>("thresholdChart")->cuts().size() == 1; },
+          "the histogram");
   t.click("addCut");
   QTest::mouseClick(t.find<QToolButton>("curtain"), Qt::LeftButton);
   shot(t, folder, "2-indices");
@@ -47,12 +50,15 @@ void wholeJob(Driver& t, const QDir& folder, const QString& truth) {
 
   t.stage(2);
   if (w.bench().study().training.empty())
-    w.training().importFrom(q((w.bench().study().folder() / "outlines" / "outlines.gpkg").string()) + ":training", "code", "class", "subclass");
+    w.training().importFrom(
+        q((w.bench().study().folder() / "outlines" / "outlines.gpkg").string()) + ":training",
+        "code", "class", "subclass");
   QTest::mouseClick(t.find<QToolButton>("curtain"), Qt::LeftButton);
   Q_EMIT w.training().productAsked(q(w.bench().currentScene()->id));
   auto* classes = t.find<QTableWidget>("classTable");
   t.until([&] { return classes->item(3, 2)->text() != "–"; }, "the signatures");
-  QTest::mouseClick(classes->viewport(), Qt::LeftButton, {}, classes->visualItemRect(classes->item(3, 0)).center());
+  QTest::mouseClick(classes->viewport(), Qt::LeftButton, {},
+                    classes->visualItemRect(classes->item(3, 0)).center());
   shot(t, folder, "3-training");
 
   t.stage(3);
@@ -78,7 +84,8 @@ void wholeJob(Driver& t, const QDir& folder, const QString& truth) {
     const int code = labelFor(p, book.crs(), truth.toStdString(), w.bench().study().legend);
     const auto& all = w.bench().study().legend.classes;
     for (size_t k = 0; k < all.size(); ++k)
-      if (all[k].code == code) QTest::keyClick(&w.labelling(), LabellingSheet::keyOf(k)[0].toLatin1());
+      if (all[k].code == code)
+        QTest::keyClick(&w.labelling(), LabellingSheet::keyOf(k)[0].toLatin1());
     if (i == n / 3) shot(t, folder, "7-labelling");
   }
   t.click("closeLabelling");

@@ -101,7 +101,8 @@ void MapView::fit() {
 
 void MapView::zoomTo(const Extent& e) {
   centre_ = {(e.left + e.right) / 2, (e.bottom + e.top) / 2};
-  scale_ = std::max({(e.right - e.left) / std::max(1, width()), (e.top - e.bottom) / std::max(1, height()), 1e-12});
+  scale_ = std::max({(e.right - e.left) / std::max(1, width()),
+                     (e.top - e.bottom) / std::max(1, height()), 1e-12});
   changed();
 }
 
@@ -114,12 +115,14 @@ void MapView::setCentre(Place c, double unitsPerPixel) {
 }
 
 Extent MapView::visible() const {
-  const Place a = toMap({0, 0}), b = toMap({static_cast<double>(width()), static_cast<double>(height())});
+  const Place a = toMap({0, 0}),
+              b = toMap({static_cast<double>(width()), static_cast<double>(height())});
   return {a.x, b.y, b.x, a.y};
 }
 
 Place MapView::toMap(QPointF p) const {
-  return {centre_.x + (p.x() - width() / 2.0) * scale_, centre_.y - (p.y() - height() / 2.0) * scale_};
+  return {centre_.x + (p.x() - width() / 2.0) * scale_,
+          centre_.y - (p.y() - height() / 2.0) * scale_};
 }
 
 QPointF MapView::toScreen(Place p) const {
@@ -138,13 +141,16 @@ void MapView::paintPicture(QPainter& p, const Picture& picture, const QRect& cli
   const auto rectOf = [&](TileId id) {
     const MapPiece piece = TileStore::pieceOf(id);
     const double size = TileStore::kSize * piece.unitsPerPixel;
-    const QPointF a = toScreen({piece.left, piece.top}), b = toScreen({piece.left + size, piece.top - size});
+    const QPointF a = toScreen({piece.left, piece.top}),
+                  b = toScreen({piece.left + size, piece.top - size});
     return QRect(a.toPoint(), b.toPoint() - QPoint(1, 1));  // whole pixels, so that no seam shows
   };
   const double span = TileStore::kSize * std::exp2(level);
   const Place first = toMap(clip.topLeft()), last = toMap(clip.bottomRight() + QPoint(1, 1));
-  const auto x0 = static_cast<int64_t>(std::floor(first.x / span)), x1 = static_cast<int64_t>(std::floor(last.x / span));
-  const auto y0 = static_cast<int64_t>(std::floor(-first.y / span)), y1 = static_cast<int64_t>(std::floor(-last.y / span));
+  const auto x0 = static_cast<int64_t>(std::floor(first.x / span)),
+             x1 = static_cast<int64_t>(std::floor(last.x / span));
+  const auto y0 = static_cast<int64_t>(std::floor(-first.y / span)),
+             y1 = static_cast<int64_t>(std::floor(-last.y / span));
   std::set<TileId> coarse;
   for (int64_t y = y0; y <= y1; ++y)
     for (int64_t x = x0; x <= x1; ++x) {
@@ -160,7 +166,8 @@ void MapView::paintPicture(QPainter& p, const Picture& picture, const QRect& cli
         if (up == 3) coarse.insert(parent);
         if (const QImage* image = tiles_.tile(picture.key, parent)) {
           const double part = TileStore::kSize / std::exp2(up);
-          const double ox = static_cast<double>(x - (parent.x << up)) * part, oy = static_cast<double>(y - (parent.y << up)) * part;
+          const double ox = static_cast<double>(x - (parent.x << up)) * part,
+                       oy = static_cast<double>(y - (parent.y << up)) * part;
           p.drawImage(target, *image, QRectF(ox, oy, part, part).toRect());
           break;
         }
@@ -211,7 +218,9 @@ void MapView::paintEvent(QPaintEvent*) {
   }
 }
 
-bool MapView::complete() const { return tiles_.idle(); }
+bool MapView::complete() const {
+  return tiles_.idle();
+}
 
 void MapView::paintEmpty(QPainter& p) {
   p.setPen(tokens().text);
@@ -238,7 +247,10 @@ void MapView::paintShapes(QPainter& p) {
     p.setBrush(s.filled ? QBrush(fill) : QBrush(Qt::NoBrush));
     p.setPen(QPen(QColor(0, 0, 0, 110), s.chosen ? 4.5 : 3.2));
     if (!s.dashed) p.drawPath(path);
-    QPen pen(s.chosen ? tokens().accent : s.filled ? QColor(Qt::white) : s.colour, s.chosen ? 2.4 : 1.5);
+    QPen pen(s.chosen   ? tokens().accent
+             : s.filled ? QColor(Qt::white)
+                        : s.colour,
+             s.chosen ? 2.4 : 1.5);
     if (s.dashed) pen.setDashPattern({5, 4});
     p.setPen(pen);
     p.drawPath(path);
@@ -294,7 +306,9 @@ void MapView::paintDrawing(QPainter& p) {
   p.setBrush(Qt::white);
   p.setPen(Qt::NoPen);
   for (const auto& c : line) p.drawRect(QRectF(c.x() - 3.5, c.y() - 3.5, 7, 7));
-  const QString hint = drawing_.size() < 3 ? "Click around the area. Esc stops." : "Double-click or Enter closes the area. Backspace takes a corner back.";
+  const QString hint =
+      drawing_.size() < 3 ? "Click around the area. Esc stops."
+                          : "Double-click or Enter closes the area. Backspace takes a corner back.";
   p.setFont(textFont(9.5));
   const QRectF box = QRectF(p.fontMetrics().boundingRect(hint)).adjusted(-10, -6, 10, 6);
   const QRectF at(12, height() - 84, box.width(), box.height());
@@ -309,8 +323,10 @@ void MapView::paintKey(QPainter& p, const Picture& picture, bool atRight, int to
   const QFontMetrics m = p.fontMetrics();
   if (picture.kind == Picture::Kind::Classes) {
     int wide = 0;
-    for (const auto& c : picture.legend.classes) wide = std::max(wide, m.horizontalAdvance(q(c.name)));
-    const int row = 21, h = row * static_cast<int>(picture.legend.classes.size()) + 12, w = wide + 46;
+    for (const auto& c : picture.legend.classes)
+      wide = std::max(wide, m.horizontalAdvance(q(c.name)));
+    const int row = 21, h = row * static_cast<int>(picture.legend.classes.size()) + 12,
+              w = wide + 46;
     const QRectF box(atRight ? width() - 12 - w : 12, top + 34, w, h);
     p.setPen(Qt::NoPen);
     p.setBrush(tokens().overlay);
@@ -337,13 +353,17 @@ void MapView::paintTitles(QPainter& p) {
     if (picture.none()) return;
     const QFont bold = textFont(9.5, QFont::Medium);
     p.setFont(bold);
-    const QString text = picture.detail.isEmpty() ? picture.title : picture.title + " · " + picture.detail;
-    const bool scaled = picture.kind == Picture::Kind::Index || picture.kind == Picture::Kind::Formula;
+    const QString text =
+        picture.detail.isEmpty() ? picture.title : picture.title + " · " + picture.detail;
+    const bool scaled =
+        picture.kind == Picture::Kind::Index || picture.kind == Picture::Kind::Formula;
     const Overview* o = tiles_.overview(picture.key);
     QString range;
-    if (scaled && o != nullptr) range = compact(o->stretch.low[0]) + "…" + compact(o->stretch.high[0]);
+    if (scaled && o != nullptr)
+      range = compact(o->stretch.low[0]) + "…" + compact(o->stretch.high[0]);
     const int textWide = p.fontMetrics().horizontalAdvance(text);
-    const int rangeWide = range.isEmpty() ? 0 : QFontMetrics(figureFont(9)).horizontalAdvance(range);
+    const int rangeWide =
+        range.isEmpty() ? 0 : QFontMetrics(figureFont(9)).horizontalAdvance(range);
     const int w = textWide + 20 + (scaled ? 100 + rangeWide + 16 : 0);
     const QRectF box(atRight ? width() - w - 12 : 12, 12, w, 27);
     p.setPen(Qt::NoPen);
@@ -354,7 +374,9 @@ void MapView::paintTitles(QPainter& p) {
     if (scaled) {
       const auto& colours = ramp(picture.ramp);
       const double x = box.left() + 10 + textWide + 10;
-      for (int i = 0; i < 90; ++i) p.fillRect(QRectF(x + i, box.top() + 8, 1.2, 11), QColor(colours[static_cast<size_t>(i * 255 / 89)]));
+      for (int i = 0; i < 90; ++i)
+        p.fillRect(QRectF(x + i, box.top() + 8, 1.2, 11),
+                   QColor(colours[static_cast<size_t>(i * 255 / 89)]));
       p.setFont(figureFont(9));
       p.drawText(QRectF(x + 98, box.top(), rangeWide + 10, box.height()), Qt::AlignVCenter, range);
     }
@@ -379,10 +401,14 @@ void MapView::paintScaleBar(QPainter& p) {
   const double perPixel = (unit > 0 ? unit : 1) * scale_;
   const double most = 130 * perPixel;
   double length = std::pow(10, std::floor(std::log10(most)));
-  if (length * 5 <= most) length *= 5;
-  else if (length * 2 <= most) length *= 2;
+  if (length * 5 <= most)
+    length *= 5;
+  else if (length * 2 <= most)
+    length *= 2;
   const double w = length / perPixel;
-  const QString text = unit <= 0 ? compact(length) + " pixels" : length >= 1000 ? QString::number(length / 1000) + " km" : QString::number(length) + " m";
+  const QString text = unit <= 0        ? compact(length) + " pixels"
+                       : length >= 1000 ? QString::number(length / 1000) + " km"
+                                        : QString::number(length) + " m";
   const double y = height() - 34, x = 16;
   const QPolygonF bar({QPointF(x, y - 5), QPointF(x, y), QPointF(x + w, y), QPointF(x + w, y - 5)});
   p.setBrush(Qt::NoBrush);
@@ -477,15 +503,27 @@ void MapView::zoomBy(double factor, QPointF around) {
 
 void MapView::keyPressEvent(QKeyEvent* e) {
   const double step = 80 * scale_;
-  const bool arrow = e->key() == Qt::Key_Left || e->key() == Qt::Key_Right || e->key() == Qt::Key_Up || e->key() == Qt::Key_Down;
+  const bool arrow = e->key() == Qt::Key_Left || e->key() == Qt::Key_Right ||
+                     e->key() == Qt::Key_Up || e->key() == Qt::Key_Down;
   if (arrow) keepFitted_ = false;
   switch (e->key()) {
-    case Qt::Key_Left: centre_.x -= step; return changed();
-    case Qt::Key_Right: centre_.x += step; return changed();
-    case Qt::Key_Up: centre_.y += step; return changed();
-    case Qt::Key_Down: centre_.y -= step; return changed();
-    case Qt::Key_Plus: case Qt::Key_Equal: return zoomBy(1 / 1.4, QPointF(width() / 2.0, height() / 2.0));
-    case Qt::Key_Minus: return zoomBy(1.4, QPointF(width() / 2.0, height() / 2.0));
+    case Qt::Key_Left:
+      centre_.x -= step;
+      return changed();
+    case Qt::Key_Right:
+      centre_.x += step;
+      return changed();
+    case Qt::Key_Up:
+      centre_.y += step;
+      return changed();
+    case Qt::Key_Down:
+      centre_.y -= step;
+      return changed();
+    case Qt::Key_Plus:
+    case Qt::Key_Equal:
+      return zoomBy(1 / 1.4, QPointF(width() / 2.0, height() / 2.0));
+    case Qt::Key_Minus:
+      return zoomBy(1.4, QPointF(width() / 2.0, height() / 2.0));
     case Qt::Key_ParenRight:
     case Qt::Key_0:
       if (e->modifiers() & Qt::ShiftModifier) {
@@ -494,7 +532,8 @@ void MapView::keyPressEvent(QKeyEvent* e) {
         return;
       }
       return fit();
-    case Qt::Key_X: return Q_EMIT swapAsked();
+    case Qt::Key_X:
+      return Q_EMIT swapAsked();
     case Qt::Key_QuoteLeft:
       peeking_ = true;
       return update();
@@ -507,7 +546,8 @@ void MapView::keyPressEvent(QKeyEvent* e) {
         return update();
       }
       break;
-    case Qt::Key_Return: case Qt::Key_Enter:
+    case Qt::Key_Return:
+    case Qt::Key_Enter:
       if (tool_ == Tool::DrawArea && drawing_.size() >= 3) {
         const Ring ring = drawing_;
         drawing_.clear();
@@ -515,7 +555,8 @@ void MapView::keyPressEvent(QKeyEvent* e) {
         return update();
       }
       break;
-    default: break;
+    default:
+      break;
   }
   QWidget::keyPressEvent(e);
 }
@@ -528,6 +569,8 @@ void MapView::keyReleaseEvent(QKeyEvent* e) {
   QWidget::keyReleaseEvent(e);
 }
 
-void MapView::leaveEvent(QEvent*) { Q_EMIT left(); }
+void MapView::leaveEvent(QEvent*) {
+  Q_EMIT left();
+}
 
 }  // namespace zp

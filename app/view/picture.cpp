@@ -11,11 +11,14 @@ namespace {
 
 constexpr float kNan = std::numeric_limits<float>::quiet_NaN();
 
-float toDecibels(float power) { return power > 0 ? 10 * std::log10(power) : kNan; }
+float toDecibels(float power) {
+  return power > 0 ? 10 * std::log10(power) : kNan;
+}
 
 /// The values that leave 1 % of the valid ones out at each end.
 void percentiles(std::vector<float> values, float& low, float& high) {
-  values.erase(std::remove_if(values.begin(), values.end(), [](float v) { return std::isnan(v); }), values.end());
+  values.erase(std::remove_if(values.begin(), values.end(), [](float v) { return std::isnan(v); }),
+               values.end());
   if (values.empty()) return;
   const auto at = [&](double share) {
     const auto n = static_cast<std::ptrdiff_t>(share * static_cast<double>(values.size() - 1));
@@ -50,7 +53,8 @@ class PixelNet {
     const int rows = piece.height / step + 2;
     for (int r = 0; r < rows; ++r)
       for (int c = 0; c < columns_; ++c) {
-        Place p{piece.left + c * step * piece.unitsPerPixel, piece.top - r * step * piece.unitsPerPixel};
+        Place p{piece.left + c * step * piece.unitsPerPixel,
+                piece.top - r * step * piece.unitsPerPixel};
         const bool ok = change.apply(p);
         net_.push_back(ok ? grid.toPixel(p) : Place{kNan, kNan});
       }
@@ -61,20 +65,29 @@ class PixelNet {
     const int c = static_cast<int>(fx), r = static_cast<int>(fy);
     const double u = fx - c, v = fy - r;
     const Place* n = net_.data() + r * columns_ + c;
-    const auto mixed = [&](double a, double b, double e, double d) { return (a * (1 - u) + b * u) * (1 - v) + (e * (1 - u) + d * u) * v; };
-    return {mixed(n[0].x, n[1].x, n[columns_].x, n[columns_ + 1].x), mixed(n[0].y, n[1].y, n[columns_].y, n[columns_ + 1].y)};
+    const auto mixed = [&](double a, double b, double e, double d) {
+      return (a * (1 - u) + b * u) * (1 - v) + (e * (1 - u) + d * u) * v;
+    };
+    return {mixed(n[0].x, n[1].x, n[columns_].x, n[columns_ + 1].x),
+            mixed(n[0].y, n[1].y, n[columns_].y, n[columns_ + 1].y)};
   }
   /// The window of the raster the piece touches; empty when none.
   Window window(const Grid& grid) const {
     double x0 = 1e30, y0 = 1e30, x1 = -1e30, y1 = -1e30;
     for (int y = 0; y < piece_.height; y += std::max(1, piece_.height - 1))
-      for (int x = 0; x < piece_.width; x += std::max(1, std::min(step_, piece_.width - 1))) grow(at(x, y), x0, y0, x1, y1);
+      for (int x = 0; x < piece_.width; x += std::max(1, std::min(step_, piece_.width - 1)))
+        grow(at(x, y), x0, y0, x1, y1);
     for (int y = 0; y < piece_.height; y += std::max(1, std::min(step_, piece_.height - 1)))
-      for (int x = 0; x < piece_.width; x += std::max(1, piece_.width - 1)) grow(at(x, y), x0, y0, x1, y1);
-    const int left = static_cast<int>(std::clamp(std::floor(x0) - 1, 0.0, static_cast<double>(grid.width)));
-    const int top = static_cast<int>(std::clamp(std::floor(y0) - 1, 0.0, static_cast<double>(grid.height)));
-    const int right = static_cast<int>(std::clamp(std::ceil(x1) + 1, 0.0, static_cast<double>(grid.width)));
-    const int bottom = static_cast<int>(std::clamp(std::ceil(y1) + 1, 0.0, static_cast<double>(grid.height)));
+      for (int x = 0; x < piece_.width; x += std::max(1, piece_.width - 1))
+        grow(at(x, y), x0, y0, x1, y1);
+    const int left =
+        static_cast<int>(std::clamp(std::floor(x0) - 1, 0.0, static_cast<double>(grid.width)));
+    const int top =
+        static_cast<int>(std::clamp(std::floor(y0) - 1, 0.0, static_cast<double>(grid.height)));
+    const int right =
+        static_cast<int>(std::clamp(std::ceil(x1) + 1, 0.0, static_cast<double>(grid.width)));
+    const int bottom =
+        static_cast<int>(std::clamp(std::ceil(y1) + 1, 0.0, static_cast<double>(grid.height)));
     return {left, top, std::max(0, right - left), std::max(0, bottom - top)};
   }
 
@@ -97,7 +110,8 @@ struct PicturePainter::Source {
   std::unique_ptr<RasterFile> file;
   bool classes = false;
 
-  void read(const Picture& p, Window w, int width, int height, std::vector<std::vector<float>>& channels, std::vector<uint16_t>& codes) const {
+  void read(const Picture& p, Window w, int width, int height,
+            std::vector<std::vector<float>>& channels, std::vector<uint16_t>& codes) const {
     const size_t n = static_cast<size_t>(width) * static_cast<size_t>(height);
     if (classes) {
       codes.resize(n);
@@ -125,7 +139,8 @@ struct PicturePainter::Source {
   }
 };
 
-Picture compositePicture(const std::string& id, const Scene& scene, std::array<size_t, 3> bands, const QString& title) {
+Picture compositePicture(const std::string& id, const Scene& scene, std::array<size_t, 3> bands,
+                         const QString& title) {
   Picture p;
   p.kind = Picture::Kind::Composite;
   p.of = id;
@@ -134,8 +149,13 @@ Picture compositePicture(const std::string& id, const Scene& scene, std::array<s
   p.decibels = scene.state == ValueState::BackscatterPower;
   p.title = QString::fromStdString(scene.name);
   p.detail = title;
-  p.key = QString("c/%1/%2-%3-%4/%5/%6").arg(QString::fromStdString(id)).arg(bands[0]).arg(bands[1]).arg(bands[2])
-              .arg(QString::fromStdString(scene.bands[0].file.string()), QString::fromStdString(scene.emptyMask.string()));
+  p.key = QString("c/%1/%2-%3-%4/%5/%6")
+              .arg(QString::fromStdString(id))
+              .arg(bands[0])
+              .arg(bands[1])
+              .arg(bands[2])
+              .arg(QString::fromStdString(scene.bands[0].file.string()),
+                   QString::fromStdString(scene.emptyMask.string()));
   return p;
 }
 
@@ -159,7 +179,8 @@ PicturePainter::Source& PicturePainter::source(const Picture& p) {
     }
     case Picture::Kind::Formula: {
       std::vector<size_t> bands;
-      for (const auto& role : p.formula.variables) bands.push_back(static_cast<size_t>(std::max(0, p.scene.bandOf(role))));
+      for (const auto& role : p.formula.variables)
+        bands.push_back(static_cast<size_t>(std::max(0, p.scene.bandOf(role))));
       if (bands.empty()) bands.push_back(0);
       s->reader = std::make_unique<BandReader>(p.scene, bands);
       s->grid = p.scene.grid;
@@ -181,25 +202,29 @@ Overview PicturePainter::overview(const Picture& p) {
   const Source& s = source(p);
   if (s.classes) return o;
   const double shrink = std::max(1.0, std::sqrt(static_cast<double>(s.grid.pixels()) / 300000.0));
-  const int w = std::max(1, static_cast<int>(s.grid.width / shrink)), h = std::max(1, static_cast<int>(s.grid.height / shrink));
+  const int w = std::max(1, static_cast<int>(s.grid.width / shrink)),
+            h = std::max(1, static_cast<int>(s.grid.height / shrink));
   std::vector<std::vector<float>> channels;
   std::vector<uint16_t> codes;
   s.read(p, {0, 0, s.grid.width, s.grid.height}, w, h, channels, codes);
-  for (size_t c = 0; c < std::min<size_t>(3, channels.size()); ++c) percentiles(channels[c], o.stretch.low[c], o.stretch.high[c]);
+  for (size_t c = 0; c < std::min<size_t>(3, channels.size()); ++c)
+    percentiles(channels[c], o.stretch.low[c], o.stretch.high[c]);
   if (isNaturalColour(p)) {
-    // One width for red, green and blue, so that grey stays grey; each keeps its own dark end, which
-    // takes the haze out.
+    // One width for red, green and blue, so that grey stays grey; each keeps its own dark end,
+    // which takes the haze out.
     float widest = 0;
     for (size_t c = 0; c < 3; ++c) widest = std::max(widest, o.stretch.high[c] - o.stretch.low[c]);
     for (size_t c = 0; c < 3; ++c) o.stretch.high[c] = o.stretch.low[c] + widest;
     o.stretch.bright = p.scene.state != ValueState::RawCounts;
   }
-  for (size_t c = channels.size(); c < 3; ++c) o.stretch.low[c] = o.stretch.low[0], o.stretch.high[c] = o.stretch.high[0];
+  for (size_t c = channels.size(); c < 3; ++c)
+    o.stretch.low[c] = o.stretch.low[0], o.stretch.high[c] = o.stretch.high[0];
   o.histogram = histogramOf(channels[0], 200);
   return o;
 }
 
-QImage PicturePainter::paint(const Picture& p, const Stretch& stretch, const MapPiece& piece, const std::string& crs) {
+QImage PicturePainter::paint(const Picture& p, const Stretch& stretch, const MapPiece& piece,
+                             const std::string& crs) {
   QImage image(piece.width, piece.height, QImage::Format_ARGB32_Premultiplied);
   image.fill(Qt::transparent);
   if (p.none()) return image;
@@ -209,8 +234,10 @@ QImage PicturePainter::paint(const Picture& p, const Stretch& stretch, const Map
   if (w.width == 0 || w.height == 0) return image;
   // Not more pixels than the piece shows.
   const Place a = net.at(0, 0), b = net.at(piece.width - 1, piece.height - 1);
-  const double across = std::max(1.0, std::abs(b.x - a.x) / piece.width), down = std::max(1.0, std::abs(b.y - a.y) / piece.height);
-  const int width = std::max(1, static_cast<int>(std::ceil(w.width / across))), height = std::max(1, static_cast<int>(std::ceil(w.height / down)));
+  const double across = std::max(1.0, std::abs(b.x - a.x) / piece.width),
+               down = std::max(1.0, std::abs(b.y - a.y) / piece.height);
+  const int width = std::max(1, static_cast<int>(std::ceil(w.width / across))),
+            height = std::max(1, static_cast<int>(std::ceil(w.height / down)));
   std::vector<std::vector<float>> channels;
   std::vector<uint16_t> codes;
   s.read(p, w, width, height, channels, codes);
@@ -220,18 +247,23 @@ QImage PicturePainter::paint(const Picture& p, const Stretch& stretch, const Map
   if (s.classes) {
     classes.assign(65536, 0);
     for (const auto& c : p.legend.classes)
-      if (p.onlyClass == 0 || p.onlyClass == c.code) classes[static_cast<size_t>(c.code)] = qRgb(c.colour.r, c.colour.g, c.colour.b);
+      if (p.onlyClass == 0 || p.onlyClass == c.code)
+        classes[static_cast<size_t>(c.code)] = qRgb(c.colour.r, c.colour.g, c.colour.b);
   }
   std::array<int, 256> lifted;
   for (size_t i = 0; i < 256; ++i)
-    lifted[i] = stretch.bright ? static_cast<int>(255 * std::pow(static_cast<double>(i) / 255, 0.62) + 0.5) : static_cast<int>(i);
-  const double sx = static_cast<double>(width) / w.width, sy = static_cast<double>(height) / w.height;
+    lifted[i] = stretch.bright
+                    ? static_cast<int>(255 * std::pow(static_cast<double>(i) / 255, 0.62) + 0.5)
+                    : static_cast<int>(i);
+  const double sx = static_cast<double>(width) / w.width,
+               sy = static_cast<double>(height) / w.height;
   for (int y = 0; y < piece.height; ++y) {
     auto* line = reinterpret_cast<QRgb*>(image.scanLine(y));
     for (int x = 0; x < piece.width; ++x) {
       const Place at = net.at(x, y);
       if (!(at.x >= 0 && at.y >= 0 && at.x < s.grid.width && at.y < s.grid.height)) continue;
-      const int c = std::clamp(static_cast<int>((at.x - w.x) * sx), 0, width - 1), r = std::clamp(static_cast<int>((at.y - w.y) * sy), 0, height - 1);
+      const int c = std::clamp(static_cast<int>((at.x - w.x) * sx), 0, width - 1),
+                r = std::clamp(static_cast<int>((at.y - w.y) * sy), 0, height - 1);
       const size_t i = static_cast<size_t>(r) * static_cast<size_t>(width) + static_cast<size_t>(c);
       if (s.classes) {
         line[x] = classes[codes[i]];
@@ -240,13 +272,15 @@ QImage PicturePainter::paint(const Picture& p, const Stretch& stretch, const Map
       const float v = channels[0][i];
       if (std::isnan(v)) continue;
       if (channels.size() < 3) {
-        line[x] = colours[static_cast<size_t>(level(v, stretch.low[0], stretch.high[0]))] | 0xff000000u;
+        line[x] =
+            colours[static_cast<size_t>(level(v, stretch.low[0], stretch.high[0]))] | 0xff000000u;
         continue;
       }
       const float g = channels[1][i], bl = channels[2][i];
       if (std::isnan(g) || std::isnan(bl)) continue;
       const auto shown = [&](float value, size_t channel) {
-        return lifted[static_cast<size_t>(level(value, stretch.low[channel], stretch.high[channel]))];
+        return lifted[static_cast<size_t>(
+            level(value, stretch.low[channel], stretch.high[channel]))];
       };
       line[x] = qRgb(shown(v, 0), shown(g, 1), shown(bl, 2));
     }

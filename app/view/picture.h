@@ -19,15 +19,16 @@ struct Picture {
   enum class Kind { None, Composite, Formula, Index, Classes };
   Kind kind = Kind::None;
   QString key, title, detail;
-  std::string of;                 // id of the scene or product
-  Scene scene;                    // Composite, Formula
-  std::array<size_t, 3> bands{};  // Composite: as red, green, blue; three times the same is one band
-  Formula formula;                // Formula
-  std::filesystem::path file;     // Index, Classes
+  std::string of;  // id of the scene or product
+  Scene scene;     // Composite, Formula
+  std::array<size_t, 3>
+      bands{};                 // Composite: as red, green, blue; three times the same is one band
+  Formula formula;             // Formula
+  std::filesystem::path file;  // Index, Classes
   std::string ramp = "grey";
-  Legend legend;                  // Classes
-  int onlyClass = 0;              // Classes: show this one alone; 0 all
-  bool decibels = false;          // Composite of backscatter in power
+  Legend legend;          // Classes
+  int onlyClass = 0;      // Classes: show this one alone; 0 all
+  bool decibels = false;  // Composite of backscatter in power
 
   bool none() const { return kind == Kind::None; }
   bool singleBand() const { return bands[0] == bands[1] && bands[1] == bands[2]; }
@@ -61,7 +62,8 @@ class PicturePainter {
   /// Error in words when a file cannot be read.
   Overview overview(const Picture& picture);
   /// ARGB, transparent where there is no data. `crs` is that of the piece; "" takes the picture's.
-  QImage paint(const Picture& picture, const Stretch& stretch, const MapPiece& piece, const std::string& crs);
+  QImage paint(const Picture& picture, const Stretch& stretch, const MapPiece& piece,
+               const std::string& crs);
 
  private:
   struct Source;

@@ -21,8 +21,11 @@ std::array<QRgb, 256> between(const std::vector<Colour>& stops) {
     const double at = static_cast<double>(i) / 255 * static_cast<double>(stops.size() - 1);
     const size_t k = std::min(static_cast<size_t>(at), stops.size() - 2);
     const double t = at - static_cast<double>(k);
-    const auto mixed = [&](uint8_t a, uint8_t b) { return static_cast<int>(a + t * (b - a) + 0.5); };
-    out[i] = qRgb(mixed(stops[k].r, stops[k + 1].r), mixed(stops[k].g, stops[k + 1].g), mixed(stops[k].b, stops[k + 1].b));
+    const auto mixed = [&](uint8_t a, uint8_t b) {
+      return static_cast<int>(a + t * (b - a) + 0.5);
+    };
+    out[i] = qRgb(mixed(stops[k].r, stops[k + 1].r), mixed(stops[k].g, stops[k + 1].g),
+                  mixed(stops[k].b, stops[k + 1].b));
   }
   return out;
 }

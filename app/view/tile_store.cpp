@@ -12,7 +12,8 @@ constexpr size_t kKept = 700;
 }
 
 TileStore::TileStore(int threads, QObject* parent) : QObject(parent) {
-  for (int i = 0; i < threads; ++i) threads_.emplace_back([this](std::stop_token stop) { work(stop); });
+  for (int i = 0; i < threads; ++i)
+    threads_.emplace_back([this](std::stop_token stop) { work(stop); });
 }
 
 TileStore::~TileStore() {
@@ -22,10 +23,12 @@ TileStore::~TileStore() {
 
 MapPiece TileStore::pieceOf(TileId id) {
   const double unit = std::exp2(id.level);
-  return {static_cast<double>(id.x) * kSize * unit, -static_cast<double>(id.y) * kSize * unit, unit, kSize, kSize};
+  return {static_cast<double>(id.x) * kSize * unit, -static_cast<double>(id.y) * kSize * unit, unit,
+          kSize, kSize};
 }
 
-void TileStore::want(const std::vector<std::pair<Picture, TileId>>& wanted, const std::string& crs) {
+void TileStore::want(const std::vector<std::pair<Picture, TileId>>& wanted,
+                     const std::string& crs) {
   {
     const std::lock_guard lock(mutex_);
     if (crs != crs_) ++generation_;
@@ -100,22 +103,29 @@ void TileStore::work(std::stop_token stop) {
           const std::lock_guard lock(mutex_);
           stretches_[key] = o.stretch;
         }
-        QMetaObject::invokeMethod(this, [this, key, o] {
-          overviews_[key] = o;
-          Q_EMIT overviewArrived(key);
-        }, Qt::QueuedConnection);
+        QMetaObject::invokeMethod(
+            this,
+            [this, key, o] {
+              overviews_[key] = o;
+              Q_EMIT overviewArrived(key);
+            },
+            Qt::QueuedConnection);
       }
       const QImage image = painter.paint(job.first, *stretch, pieceOf(job.second), crs);
-      QMetaObject::invokeMethod(this, [this, key, id = job.second, image, generation] {
-        if (generation == generation_) take({key, id}, image);
-      }, Qt::QueuedConnection);
+      QMetaObject::invokeMethod(
+          this,
+          [this, key, id = job.second, image, generation] {
+            if (generation == generation_) take({key, id}, image);
+          },
+          Qt::QueuedConnection);
     } catch (const std::exception& e) {
       const QString sentence = QString::fromUtf8(e.what());
       {
         const std::lock_guard lock(mutex_);
         unreadable_.insert(key);
       }
-      QMetaObject::invokeMethod(this, [this, key, sentence] { Q_EMIT failed(key, sentence); }, Qt::QueuedConnection);
+      QMetaObject::invokeMethod(
+          this, [this, key, sentence] { Q_EMIT failed(key, sentence); }, Qt::QueuedConnection);
     }
     const std::lock_guard lock(mutex_);
     --working_;

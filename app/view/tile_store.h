@@ -13,8 +13,8 @@
 
 namespace zp {
 
-/// A tile of 256 x 256 pixels at a resolution of 2^level map units a pixel; (0, 0) touches the map's
-/// origin from the upper right.
+/// A tile of 256 x 256 pixels at a resolution of 2^level map units a pixel; (0, 0) touches the
+/// map's origin from the upper right.
 struct TileId {
   int level = 0;
   int64_t x = 0, y = 0;

@@ -43,9 +43,15 @@ size_t ConfusionMatrix::right() const {
   return n;
 }
 
-Estimate ConfusionMatrix::overall() const { return wilson(right(), total()); }
-Estimate ConfusionMatrix::users(size_t i) const { return wilson(counts[i][i], rowTotal(i)); }
-Estimate ConfusionMatrix::producers(size_t i) const { return wilson(counts[i][i], columnTotal(i)); }
+Estimate ConfusionMatrix::overall() const {
+  return wilson(right(), total());
+}
+Estimate ConfusionMatrix::users(size_t i) const {
+  return wilson(counts[i][i], rowTotal(i));
+}
+Estimate ConfusionMatrix::producers(size_t i) const {
+  return wilson(counts[i][i], columnTotal(i));
+}
 
 Estimate ConfusionMatrix::kappa() const {
   const auto n = static_cast<double>(total());
@@ -67,8 +73,7 @@ Estimate ConfusionMatrix::kappa() const {
     }
   const double kappa = (agree - chance) / (1 - chance), q = 1 - chance;
   const double variance =
-      (agree * (1 - agree) / (q * q) +
-       2 * (1 - agree) * (2 * agree * chance - t3) / (q * q * q) +
+      (agree * (1 - agree) / (q * q) + 2 * (1 - agree) * (2 * agree * chance - t3) / (q * q * q) +
        (1 - agree) * (1 - agree) * (t4 - 4 * chance * chance) / (q * q * q * q)) /
       n;
   const double half = kZ * std::sqrt(std::max(0.0, variance));
@@ -87,8 +92,9 @@ ConfusionMatrix confusionMatrix(const std::vector<MapAndReference>& pairs, const
     codes.insert(p.reference);
   }
   if (codes.empty())
-    throw Error("There is no point with both a mapped class and a reference label; label some points "
-                "first.");
+    throw Error(
+        "There is no point with both a mapped class and a reference label; label some points "
+        "first.");
   m.codes.assign(codes.begin(), codes.end());
   std::map<int, size_t> index;
   for (int code : m.codes) {
@@ -130,7 +136,9 @@ Estimate wilson(size_t successes, size_t trials) {
 Json toJson(const ConfusionMatrix& m) {
   Json classes = Json::array(), users = Json::array(), producers = Json::array(),
        usersInterval = Json::array(), producersInterval = Json::array();
-  const auto interval = [](const Estimate& e) { return Json::array({number(e.low), number(e.high)}); };
+  const auto interval = [](const Estimate& e) {
+    return Json::array({number(e.low), number(e.high)});
+  };
   for (size_t i = 0; i < m.codes.size(); ++i) {
     classes.push_back({{"code", m.codes[i]}, {"name", m.names[i]}});
     users.push_back(number(m.users(i).value));

@@ -15,7 +15,7 @@ struct Estimate {
 
 /// Rows: what the map says; columns: what the reference says (Congalton and Green 2019, ch. 5).
 struct ConfusionMatrix {
-  std::vector<int> codes;                   // ascending
+  std::vector<int> codes;  // ascending
   std::vector<std::string> names;
   std::vector<std::vector<size_t>> counts;  // counts[map][reference]
   size_t skipped = 0;                       // pairs with an empty side
@@ -39,7 +39,8 @@ struct MapAndReference {
 };
 
 /// Error when no pair is complete.
-ConfusionMatrix confusionMatrix(const std::vector<MapAndReference>& pairs, const Legend& legend = {});
+ConfusionMatrix confusionMatrix(const std::vector<MapAndReference>& pairs,
+                                const Legend& legend = {});
 
 /// Pairs from two columns of a table; an empty cell is 0. Error: not a class code.
 std::vector<MapAndReference> pairsFrom(const Table& table, const std::string& mapped,

@@ -6,7 +6,8 @@
 
 namespace zp {
 
-Labelling::Labelling(std::vector<ValidationPoint> points, uint64_t seed) : points_(std::move(points)) {
+Labelling::Labelling(std::vector<ValidationPoint> points, uint64_t seed)
+    : points_(std::move(points)) {
   Random random(mix(seed, 0x6c6162656cull));
   for (size_t i = points_.size(); i > 1; --i) std::swap(points_[i - 1], points_[random.below(i)]);
 }
@@ -47,7 +48,9 @@ void Labelling::back() {
   if (position_ > 0) --position_;
 }
 
-void Labelling::goTo(size_t position) { position_ = std::min(position, points_.size() - 1); }
+void Labelling::goTo(size_t position) {
+  position_ = std::min(position, points_.size() - 1);
+}
 
 std::vector<MapAndReference> Labelling::pairs() const {
   std::vector<MapAndReference> out;
@@ -58,7 +61,10 @@ std::vector<MapAndReference> Labelling::pairs() const {
 Json toJson(const Labelling& l) {
   Json points = Json::array(), late = Json::array();
   for (const auto& p : l.points_) {
-    Json one = {{"id", p.id}, {"x", p.place.x}, {"y", p.place.y}, {"mapped", p.mapped},
+    Json one = {{"id", p.id},
+                {"x", p.place.x},
+                {"y", p.place.y},
+                {"mapped", p.mapped},
                 {"reference", p.reference}};
     if (p.unsure) one["unsure"] = true;
     if (p.skipped) one["skipped"] = true;
@@ -67,17 +73,22 @@ Json toJson(const Labelling& l) {
   }
   for (const auto& c : l.late_)
     late.push_back({{"id", c.id}, {"from", c.from}, {"to", c.to}, {"when", c.when}});
-  return {{"position", l.position_}, {"closed", l.closed_}, {"points", points}, {"late_changes", late}};
+  return {
+      {"position", l.position_}, {"closed", l.closed_}, {"points", points}, {"late_changes", late}};
 }
 
 Labelling labellingFrom(const Json& json) {
   Labelling l;
   for (const auto& p : json.at("points"))
-    l.points_.push_back({p.at("id"), {p.at("x"), p.at("y")}, p.value("mapped", 0),
-                         p.value("reference", 0), p.value("unsure", false),
-                         p.value("skipped", false), p.value("note", "")});
-  l.position_ = std::min(json.value("position", size_t{0}),
-                         l.points_.empty() ? 0 : l.points_.size() - 1);
+    l.points_.push_back({p.at("id"),
+                         {p.at("x"), p.at("y")},
+                         p.value("mapped", 0),
+                         p.value("reference", 0),
+                         p.value("unsure", false),
+                         p.value("skipped", false),
+                         p.value("note", "")});
+  l.position_ =
+      std::min(json.value("position", size_t{0}), l.points_.empty() ? 0 : l.points_.size() - 1);
   l.closed_ = json.value("closed", false);
   if (json.contains("late_changes"))
     for (const auto& c : json["late_changes"])

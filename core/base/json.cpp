@@ -31,9 +31,10 @@ Json parseJson(const std::string& text, const std::string& name) {
     const auto line = 1 + std::count(before.begin(), before.end(), '\n');
     const size_t start = before.rfind('\n');
     const size_t column = before.size() - (start == std::string::npos ? 0 : start + 1) + 1;
-    throw Error(fmt::format("“{}” is not valid JSON at line {}, column {}; mend it or choose "
-                            "another file.",
-                            name, line, column));
+    throw Error(
+        fmt::format("“{}” is not valid JSON at line {}, column {}; mend it or choose "
+                    "another file.",
+                    name, line, column));
   }
 }
 
@@ -54,9 +55,10 @@ Json readJson(const std::filesystem::path& file, const std::string& format, int 
   if (!json.is_object() || json.value("format", "") != format)
     throw Error(fmt::format("“{}” is not a {} file; choose another.", file.string(), format));
   if (json.value("version", 0) > version)
-    throw Error(fmt::format("“{}” was written by a newer Zany Patch (version {} of its format); "
-                            "open it there.",
-                            file.string(), json.value("version", 0)));
+    throw Error(
+        fmt::format("“{}” was written by a newer Zany Patch (version {} of its format); "
+                    "open it there.",
+                    file.string(), json.value("version", 0)));
   return json;
 }
 
@@ -64,7 +66,9 @@ void writeJson(const std::filesystem::path& file, const Json& json) {
   writeFileAtomically(file, json.dump(2, ' ', false, Json::error_handler_t::replace) + "\n");
 }
 
-Json number(double value) { return std::isfinite(value) ? Json(value) : Json(nullptr); }
+Json number(double value) {
+  return std::isfinite(value) ? Json(value) : Json(nullptr);
+}
 
 Json numbers(const std::vector<double>& values) {
   Json list = Json::array();

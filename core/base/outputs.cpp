@@ -51,9 +51,10 @@ void flushToDisk(const fs::path& file) {
   const bool failed = fsync(fd) != 0 && errno != EINVAL;
   close(fd);
   if (failed)
-    throw Error(fmt::format("“{}” could not be written to the disk ({}); free some space and try "
-                            "again.",
-                            file.filename().string(), std::strerror(errno)));
+    throw Error(
+        fmt::format("“{}” could not be written to the disk ({}); free some space and try "
+                    "again.",
+                    file.filename().string(), std::strerror(errno)));
 }
 
 }  // namespace
@@ -83,9 +84,10 @@ fs::path Outputs::add(const fs::path& target, const std::vector<fs::path>& input
   if (fs::is_directory(target, ec))
     throw Error(fmt::format("“{}” is a folder; name a file.", target.string()));
   if (fs::exists(target, ec) && !replace_)
-    throw Error(fmt::format("“{}” exists already; name another file or allow it to be replaced "
-                            "(--replace).",
-                            target.string()));
+    throw Error(
+        fmt::format("“{}” exists already; name another file or allow it to be replaced "
+                    "(--replace).",
+                    target.string()));
   if (access(folder.c_str(), W_OK | X_OK) != 0)
     throw Error(
         fmt::format("The folder “{}” is read-only; choose one you may write to.", folder.string()));
@@ -149,8 +151,8 @@ void writeFileAtomically(const fs::path& target, const std::string& text) {
     out.write(text.data(), static_cast<std::streamsize>(text.size()));
     out.close();
     if (!out)
-      throw Error(fmt::format("“{}” could not be written; check the space on the disk.",
-                              target.string()));
+      throw Error(
+          fmt::format("“{}” could not be written; check the space on the disk.", target.string()));
   }
   outputs.commit();
 }

@@ -13,10 +13,14 @@ constexpr uint64_t mix(uint64_t x) {
 }
 
 /// A value of two keys, for random numbers that do not depend on the order of the work.
-constexpr uint64_t mix(uint64_t a, uint64_t b) { return mix(mix(a) ^ b); }
+constexpr uint64_t mix(uint64_t a, uint64_t b) {
+  return mix(mix(a) ^ b);
+}
 
 /// 0 ≤ u < 1, from the upper 53 bits.
-constexpr double unit(uint64_t bits) { return static_cast<double>(bits >> 11) * 0x1p-53; }
+constexpr double unit(uint64_t bits) {
+  return static_cast<double>(bits >> 11) * 0x1p-53;
+}
 
 /// A small generator with state, for work in a fixed order.
 class Random {

@@ -33,7 +33,9 @@ std::optional<double> parseNumber(std::string_view text) {
   return value;
 }
 
-std::optional<long long> parseInteger(std::string_view text) { return parseWhole<long long>(text); }
+std::optional<long long> parseInteger(std::string_view text) {
+  return parseWhole<long long>(text);
+}
 
 std::string trimmed(std::string_view text) {
   const auto isSpace = [](unsigned char c) { return std::isspace(c) != 0; };
@@ -82,19 +84,22 @@ bool naturalLess(std::string_view a, std::string_view b) {
 }
 
 namespace {
+/// Edits that turn a into b, where two neighbours that changed places count as one (optimal string
+/// alignment, Damerau 1964).
 size_t editDistance(std::string_view a, std::string_view b) {
-  std::vector<size_t> row(b.size() + 1);
-  std::iota(row.begin(), row.end(), size_t{0});
+  std::vector<size_t> before(b.size() + 1), last(b.size() + 1), row(b.size() + 1);
+  std::iota(last.begin(), last.end(), size_t{0});
   for (size_t i = 1; i <= a.size(); ++i) {
-    size_t diagonal = row[0];
     row[0] = i;
     for (size_t j = 1; j <= b.size(); ++j) {
-      const size_t substituted = diagonal + (a[i - 1] == b[j - 1] ? 0 : 1);
-      diagonal = row[j];
-      row[j] = std::min({row[j] + 1, row[j - 1] + 1, substituted});
+      row[j] = std::min({last[j] + 1, row[j - 1] + 1, last[j - 1] + (a[i - 1] == b[j - 1] ? 0 : 1)});
+      if (i > 1 && j > 1 && a[i - 1] == b[j - 2] && a[i - 2] == b[j - 1])
+        row[j] = std::min(row[j], before[j - 2] + 1);
     }
+    before.swap(last);
+    last.swap(row);
   }
-  return row.back();
+  return last.back();
 }
 }  // namespace
 

@@ -46,7 +46,8 @@ std::string crsFrom(const std::string& definition) {
   const std::string text = wkt != nullptr ? wkt : "";
   CPLFree(wkt);
   if (text.empty())
-    throw Error(fmt::format("“{}” is not a known reference system; give it as EPSG:n.", definition));
+    throw Error(
+        fmt::format("“{}” is not a known reference system; give it as EPSG:n.", definition));
   return text;
 }
 
@@ -54,7 +55,9 @@ bool crsIsGeographic(const std::string& wkt) {
   return !wkt.empty() && parsed(wkt).IsGeographic() != 0;
 }
 
-double crsMetresPerUnit(const std::string& wkt) { return parsed(wkt).GetLinearUnits(); }
+double crsMetresPerUnit(const std::string& wkt) {
+  return parsed(wkt).GetLinearUnits();
+}
 
 bool crsSame(const std::string& a, const std::string& b) {
   if (a == b) return true;
@@ -72,15 +75,17 @@ void CrsChange::Deleter::operator()(void* change) const {
 CrsChange::CrsChange(const std::string& from, const std::string& to) {
   if (from == to) return;
   if (from.empty() || to.empty())
-    throw Error("One of the layers has no reference system; give it one before using them "
-                "together.");
+    throw Error(
+        "One of the layers has no reference system; give it one before using them "
+        "together.");
   if (crsSame(from, to)) return;
   const auto a = parsed(from), b = parsed(to);
   GdalMessages messages;
   change_.reset(OGRCreateCoordinateTransformation(&a, &b));
   if (!change_)
-    throw Error(fmt::format("There is no way from {} to {}; bring the layers into one system first.",
-                            crsTitle(from), crsTitle(to)));
+    throw Error(
+        fmt::format("There is no way from {} to {}; bring the layers into one system first.",
+                    crsTitle(from), crsTitle(to)));
 }
 
 CrsChange::~CrsChange() = default;

@@ -14,7 +14,6 @@
 
 #include "base/error.h"
 
-
 namespace zp {
 
 struct GdalMessagesAccess {
@@ -26,8 +25,12 @@ struct GdalMessagesAccess {
   }
 };
 
-GdalMessages::GdalMessages() { CPLPushErrorHandlerEx(&GdalMessagesAccess::handle, this); }
-GdalMessages::~GdalMessages() { CPLPopErrorHandler(); }
+GdalMessages::GdalMessages() {
+  CPLPushErrorHandlerEx(&GdalMessagesAccess::handle, this);
+}
+GdalMessages::~GdalMessages() {
+  CPLPopErrorHandler();
+}
 
 namespace {
 void CPL_STDCALL quiet(CPLErr, CPLErrorNum, const char*) {}

@@ -35,8 +35,12 @@ Extent Grid::extent() const {
   return e;
 }
 
-double Grid::pixelWidth() const { return std::hypot(transform[1], transform[4]); }
-double Grid::pixelHeight() const { return std::hypot(transform[2], transform[5]); }
+double Grid::pixelWidth() const {
+  return std::hypot(transform[1], transform[4]);
+}
+double Grid::pixelHeight() const {
+  return std::hypot(transform[2], transform[5]);
+}
 
 bool Grid::sameAs(const Grid& other) const {
   if (width != other.width || height != other.height) return false;

@@ -19,17 +19,25 @@ void closeDataset(GDALDataset* d) {
 
 NumberType numberType(GDALDataType t, const std::string& path) {
   switch (t) {
-    case GDT_Byte: return NumberType::Byte;
-    case GDT_UInt16: return NumberType::UInt16;
-    case GDT_Int16: return NumberType::Int16;
-    case GDT_UInt32: return NumberType::UInt32;
-    case GDT_Int32: return NumberType::Int32;
-    case GDT_Float32: return NumberType::Float32;
-    case GDT_Float64: return NumberType::Float64;
+    case GDT_Byte:
+      return NumberType::Byte;
+    case GDT_UInt16:
+      return NumberType::UInt16;
+    case GDT_Int16:
+      return NumberType::Int16;
+    case GDT_UInt32:
+      return NumberType::UInt32;
+    case GDT_Int32:
+      return NumberType::Int32;
+    case GDT_Float32:
+      return NumberType::Float32;
+    case GDT_Float64:
+      return NumberType::Float64;
     default:
-      throw Error(fmt::format("“{}” holds complex numbers or a number type that is not supported; "
-                              "convert it to whole or real numbers first.",
-                              path));
+      throw Error(
+          fmt::format("“{}” holds complex numbers or a number type that is not supported; "
+                      "convert it to whole or real numbers first.",
+                      path));
   }
 }
 
@@ -82,9 +90,10 @@ RasterFile::RasterFile(const std::filesystem::path& path)
   dataset_.reset(static_cast<GDALDataset*>(
       GDALOpenEx(path.c_str(), GDAL_OF_RASTER | GDAL_OF_READONLY, nullptr, nullptr, nullptr)));
   if (!dataset_)
-    throw Error(fmt::format("“{}” is not a raster that can be read; choose a GeoTIFF or another "
-                            "open raster format.",
-                            path.string()));
+    throw Error(
+        fmt::format("“{}” is not a raster that can be read; choose a GeoTIFF or another "
+                    "open raster format.",
+                    path.string()));
   if (dataset_->GetRasterCount() == 0)
     throw Error(fmt::format("“{}” has no bands; choose another file.", path.string()));
   grid_.width = dataset_->GetRasterXSize();
@@ -118,7 +127,9 @@ std::map<std::string, std::string> RasterFile::metadata() const {
   return all;
 }
 
-bool RasterFile::hasOverviews() const { return dataset_->GetRasterBand(1)->GetOverviewCount() > 0; }
+bool RasterFile::hasOverviews() const {
+  return dataset_->GetRasterBand(1)->GetOverviewCount() > 0;
+}
 
 RasterFile::Conversion RasterFile::conversion(int band) const {
   const auto& f = facts(band);
@@ -127,13 +138,14 @@ RasterFile::Conversion RasterFile::conversion(int band) const {
 
 void RasterFile::rawRead(int band, Window w, void* out, int ow, int oh, int gdalType) const {
   GdalMessages messages;
-  const CPLErr result = dataset_->GetRasterBand(band)->RasterIO(
-      GF_Read, w.x, w.y, w.width, w.height, out, ow, oh, static_cast<GDALDataType>(gdalType), 0, 0,
-      nullptr);
+  const CPLErr result =
+      dataset_->GetRasterBand(band)->RasterIO(GF_Read, w.x, w.y, w.width, w.height, out, ow, oh,
+                                              static_cast<GDALDataType>(gdalType), 0, 0, nullptr);
   if (result != CE_None)
-    throw Error(fmt::format("“{}” is damaged or cut short near row {}; copy it again from its "
-                            "source.",
-                            path_.string(), w.y + w.height));
+    throw Error(
+        fmt::format("“{}” is damaged or cut short near row {}; copy it again from its "
+                    "source.",
+                    path_.string(), w.y + w.height));
 }
 
 void RasterFile::read(int band, Window w, float* out, int ow, int oh) const {

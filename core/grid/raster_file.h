@@ -22,8 +22,8 @@ struct BandFacts {
   double scale = 1, offset = 0;
   std::string unit;
   std::map<std::string, std::string> metadata;
-  std::vector<std::string> categories;         // class names by code, where the file has them
-  std::map<int, std::array<int, 3>> colours;   // colour table, where the file has one
+  std::vector<std::string> categories;        // class names by code, where the file has them
+  std::map<int, std::array<int, 3>> colours;  // colour table, where the file has one
 };
 
 /// A raster opened for reading. Values come as float32 with NaN for no data; integers up to 16 bit

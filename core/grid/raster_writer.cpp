@@ -19,13 +19,20 @@ void closeDataset(GDALDataset* d) {
 
 GDALDataType gdalType(NumberType t) {
   switch (t) {
-    case NumberType::Byte: return GDT_Byte;
-    case NumberType::UInt16: return GDT_UInt16;
-    case NumberType::Int16: return GDT_Int16;
-    case NumberType::UInt32: return GDT_UInt32;
-    case NumberType::Int32: return GDT_Int32;
-    case NumberType::Float32: return GDT_Float32;
-    case NumberType::Float64: return GDT_Float64;
+    case NumberType::Byte:
+      return GDT_Byte;
+    case NumberType::UInt16:
+      return GDT_UInt16;
+    case NumberType::Int16:
+      return GDT_Int16;
+    case NumberType::UInt32:
+      return GDT_UInt32;
+    case NumberType::Int32:
+      return GDT_Int32;
+    case NumberType::Float32:
+      return GDT_Float32;
+    case NumberType::Float64:
+      return GDT_Float64;
   }
   return GDT_Float32;
 }
@@ -93,9 +100,10 @@ void RasterWriter::rawWrite(int band, Window w, void* data, int type) {
       GF_Write, w.x, w.y, w.width, w.height, data, w.width, w.height,
       static_cast<GDALDataType>(type), 0, 0, nullptr);
   if (result != CE_None || messages.failed())
-    throw Error(fmt::format("The result could not be written ({}); free some space on the disk and "
-                            "try again.",
-                            messages.last()));
+    throw Error(
+        fmt::format("The result could not be written ({}); free some space on the disk and "
+                    "try again.",
+                    messages.last()));
 }
 
 void RasterWriter::write(int band, Window w, std::vector<float>& values) {
@@ -115,9 +123,10 @@ void RasterWriter::finish() {
     dataset_->FlushCache(true);
     dataset_.reset();
     if (messages.failed())
-      throw Error(fmt::format("The result could not be written ({}); free some space on the disk "
-                              "and try again.",
-                              messages.last()));
+      throw Error(
+          fmt::format("The result could not be written ({}); free some space on the disk "
+                      "and try again.",
+                      messages.last()));
   }
   try {
     const RasterFile check(path_);  // reads the last pixel

@@ -45,7 +45,8 @@ std::vector<size_t> bandsOf(const Formula& formula, const Scene& scene) {
   for (const auto& role : formula.variables) {
     const int b = scene.bandOf(role);
     if (b < 0)
-      throw Error(fmt::format("“{}” has no {} band; give a band that role first.", scene.name, role));
+      throw Error(
+          fmt::format("“{}” has no {} band; give a band that role first.", scene.name, role));
     bands.push_back(static_cast<size_t>(b));
   }
   if (bands.empty()) bands.push_back(0);  // a formula of numbers alone still needs a grid
@@ -60,7 +61,8 @@ Statistics computeIndex(const Scene& scene, const Formula& formula, const std::s
   if (inside != nullptr) {
     mask.emplace(inside->shapes, scene.grid);
     if (!mask->any())
-      throw Error(fmt::format("“{}” lies outside the scene; choose another outline.", inside->name));
+      throw Error(
+          fmt::format("“{}” lies outside the scene; choose another outline.", inside->name));
   }
   RasterWriter writer(temporary, indexSpec(scene, name, formula));
   Statistics total;

@@ -21,9 +21,15 @@ struct Token {
   double value = 0;
 };
 
-bool nameStart(char c) { return std::isalpha(static_cast<unsigned char>(c)) || c == '_'; }
-bool namePart(char c) { return std::isalnum(static_cast<unsigned char>(c)) || c == '_'; }
-bool digit(char c) { return c >= '0' && c <= '9'; }
+bool nameStart(char c) {
+  return std::isalpha(static_cast<unsigned char>(c)) || c == '_';
+}
+bool namePart(char c) {
+  return std::isalnum(static_cast<unsigned char>(c)) || c == '_';
+}
+bool digit(char c) {
+  return c >= '0' && c <= '9';
+}
 
 size_t numberEnd(const std::string& s, size_t i) {
   while (i < s.size() && digit(s[i])) ++i;
@@ -96,7 +102,8 @@ class Parser {
 
   Formula run() {
     if (token_.kind == Token::End)
-      throw FormulaError(0, 0, "The formula is empty; write one, such as (nir - red) / (nir + red).");
+      throw FormulaError(0, 0,
+                         "The formula is empty; write one, such as (nir - red) / (nir + red).");
     expression();
     if (token_.kind != Token::End) {
       if (token_.text == ")") fail("This closing parenthesis has no opening one.");
@@ -136,9 +143,10 @@ class Parser {
   struct Level {
     explicit Level(Parser& p) : parser(p) {
       if (++parser.level_ > kDeepest)
-        parser.fail(fmt::format("The formula is nested deeper than {} levels here; split it into "
-                                "several.",
-                                kDeepest));
+        parser.fail(
+            fmt::format("The formula is nested deeper than {} levels here; split it into "
+                        "several.",
+                        kDeepest));
     }
     ~Level() { --parser.level_; }
     Parser& parser;
@@ -177,8 +185,8 @@ class Parser {
   void comparison() {
     sum();
     static const std::pair<const char*, FormulaOp> kSigns[] = {
-        {"<", FormulaOp::Less},     {"<=", FormulaOp::LessEqual}, {">", FormulaOp::Greater},
-        {">=", FormulaOp::GreaterEqual}, {"=", FormulaOp::Equal}, {"<>", FormulaOp::NotEqual}};
+        {"<", FormulaOp::Less},          {"<=", FormulaOp::LessEqual}, {">", FormulaOp::Greater},
+        {">=", FormulaOp::GreaterEqual}, {"=", FormulaOp::Equal},      {"<>", FormulaOp::NotEqual}};
     for (const auto& [sign, op] : kSigns) {
       if (!accept(sign)) continue;
       sum();
@@ -305,12 +313,13 @@ Formula parseFormula(const std::string& text, const std::vector<std::string>& kn
 std::vector<FormulaToken> formulaTokens(const std::string& text,
                                         const std::vector<std::string>& known) {
   std::vector<FormulaToken> out;
-  for (Token t = nextToken(text, 0); t.kind != Token::End; t = nextToken(text, t.at + t.text.size())) {
+  for (Token t = nextToken(text, 0); t.kind != Token::End;
+       t = nextToken(text, t.at + t.text.size())) {
     auto kind = FormulaToken::Sign;
     if (t.kind == Token::Number) kind = FormulaToken::Number;
     if (t.kind == Token::Name) {
       const bool isRole = std::find(known.begin(), known.end(), t.text) != known.end();
-      kind = isWord(t.text)                       ? FormulaToken::Word
+      kind = isWord(t.text)                     ? FormulaToken::Word
              : functionNamed(t.text) != nullptr ? FormulaToken::Function
              : isRole                           ? FormulaToken::Name
                                                 : FormulaToken::Unknown;

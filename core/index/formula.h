@@ -16,16 +16,38 @@ class FormulaError : public Error {
 };
 
 enum class FormulaOp : int {
-  Band, Constant, Add, Subtract, Multiply, Divide, Power, Negate,
-  Less, LessEqual, Greater, GreaterEqual, Equal, NotEqual, And, Or, Not, Choose,
-  Min, Max, Abs, Sqrt, Log10, Exp, NDiff
+  Band,
+  Constant,
+  Add,
+  Subtract,
+  Multiply,
+  Divide,
+  Power,
+  Negate,
+  Less,
+  LessEqual,
+  Greater,
+  GreaterEqual,
+  Equal,
+  NotEqual,
+  And,
+  Or,
+  Not,
+  Choose,
+  Min,
+  Max,
+  Abs,
+  Sqrt,
+  Log10,
+  Exp,
+  NDiff
 };
 
 /// One step of a stack program: takes its operands from the top, leaves its result there.
 struct FormulaStep {
   FormulaOp op = FormulaOp::Constant;
-  int band = 0;      // of Band: index into Formula::variables
-  float value = 0;   // of Constant
+  int band = 0;     // of Band: index into Formula::variables
+  float value = 0;  // of Constant
 };
 
 /// A part of the text, for colouring.

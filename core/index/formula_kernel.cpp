@@ -7,9 +7,15 @@ namespace {
 
 constexpr float kLargest = 3.402823466e38f;
 
-inline float finite(float v) { return __builtin_fabsf(v) <= kLargest ? v : __builtin_nanf(""); }
-inline bool isNan(float v) { return v != v; }
-inline float truth(bool b, float x, float y) { return isNan(x) || isNan(y) ? __builtin_nanf("") : (b ? 1.0f : 0.0f); }
+inline float finite(float v) {
+  return __builtin_fabsf(v) <= kLargest ? v : __builtin_nanf("");
+}
+inline bool isNan(float v) {
+  return v != v;
+}
+inline float truth(bool b, float x, float y) {
+  return isNan(x) || isNan(y) ? __builtin_nanf("") : (b ? 1.0f : 0.0f);
+}
 
 template <class F>
 inline void unary(float* a, size_t n, F f) {
@@ -45,11 +51,15 @@ void runFormula(const FormulaStep* steps, size_t count, const float* const* band
         top += kFormulaChunk;
         for (size_t i = 0; i < n; ++i) top[i] = step.value;
         break;
-      case FormulaOp::Negate: unary(top, n, [](float a) { return -a; }); break;
+      case FormulaOp::Negate:
+        unary(top, n, [](float a) { return -a; });
+        break;
       case FormulaOp::Not:
         unary(top, n, [](float a) { return truth(a == 0, a, a); });
         break;
-      case FormulaOp::Abs: unary(top, n, [](float a) { return __builtin_fabsf(a); }); break;
+      case FormulaOp::Abs:
+        unary(top, n, [](float a) { return __builtin_fabsf(a); });
+        break;
       case FormulaOp::Sqrt:
         unary(top, n, [](float a) { return finite(__builtin_sqrtf(a)); });
         break;
@@ -68,10 +78,18 @@ void runFormula(const FormulaStep* steps, size_t count, const float* const* band
       default:
         top -= kFormulaChunk;
         switch (step.op) {
-          case FormulaOp::Add: binary(top, n, [](float a, float b) { return finite(a + b); }); break;
-          case FormulaOp::Subtract: binary(top, n, [](float a, float b) { return finite(a - b); }); break;
-          case FormulaOp::Multiply: binary(top, n, [](float a, float b) { return finite(a * b); }); break;
-          case FormulaOp::Divide: binary(top, n, [](float a, float b) { return finite(a / b); }); break;
+          case FormulaOp::Add:
+            binary(top, n, [](float a, float b) { return finite(a + b); });
+            break;
+          case FormulaOp::Subtract:
+            binary(top, n, [](float a, float b) { return finite(a - b); });
+            break;
+          case FormulaOp::Multiply:
+            binary(top, n, [](float a, float b) { return finite(a * b); });
+            break;
+          case FormulaOp::Divide:
+            binary(top, n, [](float a, float b) { return finite(a / b); });
+            break;
           case FormulaOp::NDiff:
             binary(top, n, [](float a, float b) { return finite((a - b) / (a + b)); });
             break;
@@ -81,17 +99,42 @@ void runFormula(const FormulaStep* steps, size_t count, const float* const* band
               return isNan(a) || isNan(b) ? __builtin_nanf("") : finite(__builtin_powf(a, b));
             });
             break;
-          case FormulaOp::Less: binary(top, n, [](float a, float b) { return truth(a < b, a, b); }); break;
-          case FormulaOp::LessEqual: binary(top, n, [](float a, float b) { return truth(a <= b, a, b); }); break;
-          case FormulaOp::Greater: binary(top, n, [](float a, float b) { return truth(a > b, a, b); }); break;
-          case FormulaOp::GreaterEqual: binary(top, n, [](float a, float b) { return truth(a >= b, a, b); }); break;
-          case FormulaOp::Equal: binary(top, n, [](float a, float b) { return truth(a == b, a, b); }); break;
-          case FormulaOp::NotEqual: binary(top, n, [](float a, float b) { return truth(a != b, a, b); }); break;
-          case FormulaOp::And: binary(top, n, [](float a, float b) { return truth(a != 0 && b != 0, a, b); }); break;
-          case FormulaOp::Or: binary(top, n, [](float a, float b) { return truth(a != 0 || b != 0, a, b); }); break;
-          case FormulaOp::Min: binary(top, n, [](float a, float b) { return isNan(a) || isNan(b) ? __builtin_nanf("") : (b < a ? b : a); }); break;
-          case FormulaOp::Max: binary(top, n, [](float a, float b) { return isNan(a) || isNan(b) ? __builtin_nanf("") : (b > a ? b : a); }); break;
-          default: break;
+          case FormulaOp::Less:
+            binary(top, n, [](float a, float b) { return truth(a < b, a, b); });
+            break;
+          case FormulaOp::LessEqual:
+            binary(top, n, [](float a, float b) { return truth(a <= b, a, b); });
+            break;
+          case FormulaOp::Greater:
+            binary(top, n, [](float a, float b) { return truth(a > b, a, b); });
+            break;
+          case FormulaOp::GreaterEqual:
+            binary(top, n, [](float a, float b) { return truth(a >= b, a, b); });
+            break;
+          case FormulaOp::Equal:
+            binary(top, n, [](float a, float b) { return truth(a == b, a, b); });
+            break;
+          case FormulaOp::NotEqual:
+            binary(top, n, [](float a, float b) { return truth(a != b, a, b); });
+            break;
+          case FormulaOp::And:
+            binary(top, n, [](float a, float b) { return truth(a != 0 && b != 0, a, b); });
+            break;
+          case FormulaOp::Or:
+            binary(top, n, [](float a, float b) { return truth(a != 0 || b != 0, a, b); });
+            break;
+          case FormulaOp::Min:
+            binary(top, n, [](float a, float b) {
+              return isNan(a) || isNan(b) ? __builtin_nanf("") : (b < a ? b : a);
+            });
+            break;
+          case FormulaOp::Max:
+            binary(top, n, [](float a, float b) {
+              return isNan(a) || isNan(b) ? __builtin_nanf("") : (b > a ? b : a);
+            });
+            break;
+          default:
+            break;
         }
     }
   }

@@ -86,8 +86,10 @@ double otsuThreshold(const Histogram& h) {
     if (below == 0 || above == 0) continue;
     const double gap = sumBelow / below - (sum - sumBelow) / above;
     const double between = below * above * gap * gap;
-    if (between > best * (1 + 1e-12)) best = between, first = last = i;
-    else if (between >= best * (1 - 1e-12)) last = i;  // an empty valley: its middle
+    if (between > best * (1 + 1e-12))
+      best = between, first = last = i;
+    else if (between >= best * (1 - 1e-12))
+      last = i;  // an empty valley: its middle
   }
   return h.low + h.binWidth() * (static_cast<double>(first + last) / 2 + 1);
 }

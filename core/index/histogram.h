@@ -21,7 +21,8 @@ Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins
                       const Progress& progress = Progress());
 
 /// Of values in memory; NaN is left out. Range found when low ≥ high.
-Histogram histogramOf(const std::vector<float>& values, size_t bins, double low = 0, double high = 0);
+Histogram histogramOf(const std::vector<float>& values, size_t bins, double low = 0,
+                      double high = 0);
 
 /// The threshold that parts a histogram best in two (Otsu 1979), at a bin edge.
 double otsuThreshold(const Histogram& histogram);

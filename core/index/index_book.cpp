@@ -14,8 +14,16 @@ std::vector<IndexEntry> readBook() {
   std::vector<IndexEntry> all;
   const Json json = readJson(dataFile("indices.json"), "zany-patch-index-book");
   for (const auto& e : json.at("indices")) {
-    IndexEntry one{e.at("id"),    e.at("title"),  e.at("name"), e.at("formula"), e.at("reading"),
-                   e.at("about"), e.at("source"), e.at("ramp"), e["range"][0],   e["range"][1],
+    IndexEntry one{e.at("id"),
+                   e.at("title"),
+                   e.at("name"),
+                   e.at("formula"),
+                   e.at("reading"),
+                   e.at("about"),
+                   e.at("source"),
+                   e.at("ramp"),
+                   e["range"][0],
+                   e["range"][1],
                    {}};
     one.roles = parseFormula(one.formula, knownRoles()).variables;
     all.push_back(std::move(one));

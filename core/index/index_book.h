@@ -9,8 +9,8 @@ namespace zp {
 /// An index of `data/indices.json`.
 struct IndexEntry {
   std::string id, title, name, formula, reading, about, source, ramp;
-  double low = 0, high = 0;           // expected range
-  std::vector<std::string> roles;     // that it needs
+  double low = 0, high = 0;        // expected range
+  std::vector<std::string> roles;  // that it needs
 };
 
 const std::vector<IndexEntry>& indexBook();

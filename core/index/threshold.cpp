@@ -48,10 +48,11 @@ void thresholdToClasses(const std::filesystem::path& raster, int band,
   requireRising(thresholds, legend);
   const RasterFile file(raster);
   if (band < 1 || band > file.bands())
-    throw Error(fmt::format("“{}” has no band {}; it has {}.", raster.string(), band, file.bands()));
+    throw Error(
+        fmt::format("“{}” has no band {}; it has {}.", raster.string(), band, file.bands()));
   const NumberType type = file.facts(band).type;
-  const bool wide = type == NumberType::Float64 || type == NumberType::Int32 ||
-                    type == NumberType::UInt32;
+  const bool wide =
+      type == NumberType::Float64 || type == NumberType::Int32 || type == NumberType::UInt32;
   std::vector<uint16_t> codes;
   for (const auto& c : legend.classes) codes.push_back(static_cast<uint16_t>(c.code));
   const std::vector<float> narrow(thresholds.begin(), thresholds.end());
@@ -72,8 +73,10 @@ void thresholdToClasses(const std::filesystem::path& raster, int band,
         return b;
       },
       [&](ThresholdBlock& b) {
-        if (wide) classify(b.wide, thresholds, codes, b.codes);
-        else classify(b.values, narrow, codes, b.codes);
+        if (wide)
+          classify(b.wide, thresholds, codes, b.codes);
+        else
+          classify(b.values, narrow, codes, b.codes);
       },
       [&](ThresholdBlock& b) { writer.writeCodes(1, b.window, b.codes); });
   writer.finish();

@@ -7,7 +7,8 @@
 
 namespace zp {
 
-/// Error when the thresholds do not rise, or the legend does not have one class more than there are.
+/// Error when the thresholds do not rise, or the legend does not have one class more than there
+/// are.
 void requireRising(const std::vector<double>& thresholds, const Legend& legend);
 
 /// Cuts one band of a raster into classes at rising thresholds and writes a class map to

@@ -19,10 +19,12 @@ Colour colourFrom(const std::string& text) {
   return {part(1), part(3), part(5)};
 }
 
-std::string colourText(Colour c) { return fmt::format("#{:02x}{:02x}{:02x}", c.r, c.g, c.b); }
+std::string colourText(Colour c) {
+  return fmt::format("#{:02x}{:02x}{:02x}", c.r, c.g, c.b);
+}
 
 Colour suggestedColour(size_t n) {
-  static constexpr Colour kSet[] = {{0, 114, 178},  {230, 159, 0}, {0, 158, 115}, {204, 121, 167},
+  static constexpr Colour kSet[] = {{0, 114, 178},  {230, 159, 0}, {0, 158, 115},  {204, 121, 167},
                                     {86, 180, 233}, {213, 94, 0},  {240, 228, 66}, {140, 140, 140}};
   const Colour base = kSet[n % 8];
   const int turn = static_cast<int>(n / 8) % 3;
@@ -46,8 +48,8 @@ LegendClass* Legend::find(int code) {
 
 LegendClass& Legend::add(LegendClass c) {
   if (c.code < 1 || c.code > 65535)
-    throw Error(fmt::format("{} is not a class code; codes are whole numbers from 1 to 65535.",
-                            c.code));
+    throw Error(
+        fmt::format("{} is not a class code; codes are whole numbers from 1 to 65535.", c.code));
   if (find(c.code) != nullptr)
     throw Error(fmt::format("The legend has a class {} already; choose another code.", c.code));
   const auto at = std::find_if(classes.begin(), classes.end(),
@@ -102,8 +104,8 @@ Legend legendFrom(const Json& json) {
           c.subclasses.push_back({s.at("name").get<std::string>()});
       legend.add(std::move(c));
     } catch (const Json::exception&) {
-      throw Error(fmt::format("Class {} of the legend needs a whole-number “code” and a “name”.",
-                              i + 1));
+      throw Error(
+          fmt::format("Class {} of the legend needs a whole-number “code” and a “name”.", i + 1));
     }
   }
   return legend;
@@ -125,9 +127,10 @@ int classCode(const std::string& text, const std::string& where) {
       code = static_cast<long long>(*real);
   }
   if (!code || *code < 1 || *code > 65535)
-    throw Error(fmt::format("“{}” in {} is not a class code; codes are whole numbers from 1 to "
-                            "65535.",
-                            text, where));
+    throw Error(
+        fmt::format("“{}” in {} is not a class code; codes are whole numbers from 1 to "
+                    "65535.",
+                    text, where));
   return static_cast<int>(*code);
 }
 

@@ -18,8 +18,8 @@ std::map<int, double> priorsFrom(const std::string& text) {
     const auto pair = split(part, ':');
     const auto share = pair.size() == 2 ? parseNumber(pair[1]) : std::nullopt;
     if (!share || *share <= 0)
-      throw Error(fmt::format("“{}” is not a prior; write equal, or code:share such as 1:0.4,2:0.6.",
-                              part));
+      throw Error(fmt::format(
+          "“{}” is not a prior; write equal, or code:share such as 1:0.4,2:0.6.", part));
     priors[classCode(pair[0], "the priors")] = *share;
   }
   return priors;
@@ -29,8 +29,9 @@ std::vector<Method> readMethods() {
   std::vector<Method> all;
   const Json json = readJson(dataFile("methods.json"), "zany-patch-methods");
   for (const auto& m : json.at("methods")) {
-    Method one{m.at("id"), m.at("title"), m.at("about"), m.at("assumes"), m.at("fails"),
-               m.at("source"), {}};
+    Method one{
+        m.at("id"), m.at("title"), m.at("about"), m.at("assumes"), m.at("fails"), m.at("source"),
+        {}};
     for (const auto& p : m.at("parameters"))
       one.parameters.push_back({p.at("id"), p.at("title"), p.at("about")});
     all.push_back(std::move(one));
@@ -48,8 +49,8 @@ void MethodOptions::set(const std::string& key, const std::string& value) {
     if (!reject || *reject <= 0)
       throw Error(fmt::format("“{}” is not a distance; give a number above 0 for reject.", value));
   } else {
-    throw Error(fmt::format("There is no parameter “{}”; the parameters are priors and reject.{}", key,
-                            didYouMean(key, {"priors", "reject"})));
+    throw Error(fmt::format("There is no parameter “{}”; the parameters are priors and reject.{}",
+                            key, didYouMean(key, {"priors", "reject"})));
   }
 }
 

@@ -24,7 +24,8 @@ class Classifier {
   virtual ~Classifier() = default;
   virtual size_t bands() const = 0;
   /// Codes of n pixels; 0 where a band is NaN or the class is rejected.
-  virtual void classify(const std::vector<const float*>& bands, size_t n, uint16_t* codes) const = 0;
+  virtual void classify(const std::vector<const float*>& bands, size_t n,
+                        uint16_t* codes) const = 0;
 };
 
 struct MethodParameter {

@@ -19,7 +19,9 @@ inline Lane load(const float* p) {
   return v;
 }
 
-inline Lane pick(Mask m, Lane yes, Lane no) { return m ? yes : no; }
+inline Lane pick(Mask m, Lane yes, Lane no) {
+  return m ? yes : no;
+}
 
 /// Mahalanobis² as |L⁻¹ (x − mean)|², with L L' the covariance.
 inline Pair whitened(const DistanceModel& m, int c, const Pair* x) {

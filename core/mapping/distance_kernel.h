@@ -9,7 +9,7 @@ struct DistanceModel {
   int bands = 0, classes = 0;
   const float* means = nullptr;      // classes x bands
   const float* whitening = nullptr;  // classes x bands (bands + 1) / 2: rows of L⁻¹, lower triangle
-  const float* offsets = nullptr;    // classes: ln prior − ½ ln det(covariance)
+  const float* offsets = nullptr;  // classes: ln prior − ½ ln det(covariance)
 };
 
 // For n pixels: which class scores highest (index from 0, −1 where a band is NaN; a tie goes to the

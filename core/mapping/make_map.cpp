@@ -52,8 +52,8 @@ std::vector<size_t> bandsFromText(const std::string& text, const Scene& scene) {
   for (const auto& part : split(text, ',')) {
     const auto n = parseInteger(part);
     if (!n || *n < 1 || *n > static_cast<long long>(scene.bands.size()))
-      throw Error(fmt::format("“{}” is not a band of “{}”; its bands are 1 to {}.", part, scene.name,
-                              scene.bands.size()));
+      throw Error(fmt::format("“{}” is not a band of “{}”; its bands are 1 to {}.", part,
+                              scene.name, scene.bands.size()));
     const auto b = static_cast<size_t>(*n - 1);
     if (std::find(bands.begin(), bands.end(), b) != bands.end())
       throw Error(fmt::format("Band {} is named twice; name each band once.", *n));

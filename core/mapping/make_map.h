@@ -13,7 +13,8 @@ void makeMap(const Scene& scene, const std::vector<size_t>& bands, const Classif
              const Legend& legend, const std::filesystem::path& temporary,
              const Progress& progress = Progress());
 
-/// "1,2,5" as indices into the scene's bands, each once; all when empty. Error naming what is wrong.
+/// "1,2,5" as indices into the scene's bands, each once; all when empty. Error naming what is
+/// wrong.
 std::vector<size_t> bandsFromText(const std::string& text, const Scene& scene);
 
 }  // namespace zp

@@ -16,8 +16,9 @@ double priorOf(const Signature& s, const SignatureSet& set, const MethodOptions&
   if (options.priors.empty()) return 1.0 / static_cast<double>(set.classes.size());
   const auto p = options.priors.find(s.code);
   if (p == options.priors.end())
-    throw Error(fmt::format("There is no prior for “{}” ({}); give one for every class, or equal ones.",
-                            s.name, s.code));
+    throw Error(
+        fmt::format("There is no prior for “{}” ({}); give one for every class, or equal ones.",
+                    s.name, s.code));
   double sum = 0;
   for (const auto& c : set.classes) {
     const auto q = options.priors.find(c.code);
@@ -47,7 +48,8 @@ MaximumLikelihood::MaximumLikelihood(const SignatureSet& set, const MethodOption
 }
 
 DistanceModel MaximumLikelihood::model() const {
-  return {bands_, static_cast<int>(codes_.size()), means_.data(), whitening_.data(), offsets_.data()};
+  return {bands_, static_cast<int>(codes_.size()), means_.data(), whitening_.data(),
+          offsets_.data()};
 }
 
 void MaximumLikelihood::classify(const std::vector<const float*>& bands, size_t n,

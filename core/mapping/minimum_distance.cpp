@@ -19,7 +19,8 @@ MinimumDistance::MinimumDistance(const SignatureSet& set, const MethodOptions& o
 
 void MinimumDistance::classify(const std::vector<const float*>& bands, size_t n,
                                uint16_t* codes) const {
-  const DistanceModel model{bands_, static_cast<int>(codes_.size()), means_.data(), nullptr, nullptr};
+  const DistanceModel model{bands_, static_cast<int>(codes_.size()), means_.data(), nullptr,
+                            nullptr};
   const auto kernel = cpuHasV3() ? &v3::nearestMean : &baseline::nearestMean;
   writeWinners(kernel, model, codes_, reject_, bands, n, codes);
 }

@@ -15,8 +15,8 @@ void writeWinners(DistanceKernel kernel, const DistanceModel& model,
   constexpr size_t kChunk = 1024;
   int16_t best[kChunk];
   float squared[kChunk];
-  const float farthest = reject ? static_cast<float>(*reject * *reject)
-                                : std::numeric_limits<float>::infinity();
+  const float farthest =
+      reject ? static_cast<float>(*reject * *reject) : std::numeric_limits<float>::infinity();
   std::vector<const float*> at(bands.size());
   for (size_t from = 0; from < n; from += kChunk) {
     const size_t count = std::min(kChunk, n - from);

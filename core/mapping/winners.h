@@ -7,7 +7,8 @@
 
 namespace zp {
 
-using DistanceKernel = void (*)(const DistanceModel&, const float* const*, size_t, int16_t*, float*);
+using DistanceKernel = void (*)(const DistanceModel&, const float* const*, size_t, int16_t*,
+                                float*);
 
 /// Runs a kernel over n pixels in pieces that stay in the cache and writes the winners' codes.
 void writeWinners(DistanceKernel kernel, const DistanceModel& model,

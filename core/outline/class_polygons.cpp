@@ -38,15 +38,16 @@ Layer classPolygons(const std::filesystem::path& map, const std::map<int, std::s
                     const Progress& progress) {
   const RasterFile file(map);
   if (file.grid().crs.empty())
-    throw Error(fmt::format("“{}” has no reference system, so its polygons would lie nowhere; give "
-                            "it one first.",
-                            map.string()));
+    throw Error(
+        fmt::format("“{}” has no reference system, so its polygons would lie nowhere; give "
+                    "it one first.",
+                    map.string()));
   const auto rowAreas = pixelAreas(file.grid());
   GdalMessages messages;
   std::unique_ptr<GDALDataset> raster(
       static_cast<GDALDataset*>(GDALOpen(map.c_str(), GA_ReadOnly)));
-  std::unique_ptr<GDALDataset> memory(GetGDALDriverManager()->GetDriverByName("Memory")->Create(
-      "", 0, 0, 0, GDT_Unknown, nullptr));
+  std::unique_ptr<GDALDataset> memory(
+      GetGDALDriverManager()->GetDriverByName("Memory")->Create("", 0, 0, 0, GDT_Unknown, nullptr));
   OGRLayer* polygons = memory->CreateLayer("polygons", nullptr, wkbPolygon, nullptr);
   OGRFieldDefn code("code", OFTInteger);
   polygons->CreateField(&code);

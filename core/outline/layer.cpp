@@ -36,9 +36,10 @@ Dataset openVector(const fs::path& file) {
                                                  nullptr, csv ? options : nullptr, nullptr)),
             &closeDataset);
   if (!d || d->GetLayerCount() == 0)
-    throw Error(fmt::format("“{}” is not a vector layer or table that can be read; choose a "
-                            "GeoPackage, GeoJSON, shapefile or CSV.",
-                            file.string()));
+    throw Error(
+        fmt::format("“{}” is not a vector layer or table that can be read; choose a "
+                    "GeoPackage, GeoJSON, shapefile or CSV.",
+                    file.string()));
   return d;
 }
 
@@ -94,22 +95,33 @@ void addGeometry(const OGRGeometry* g, Shape& shape) {
 void transform(Shape& shape, const CrsChange& change, const std::string& name) {
   const auto bring = [&](Place& p) {
     if (!change.apply(p))
-      throw Error(fmt::format("“{}” reaches outside the reference system of the image; cut it first.",
-                              name));
+      throw Error(fmt::format(
+          "“{}” reaches outside the reference system of the image; cut it first.", name));
   };
   for (auto& ring : shape.rings)
     for (auto& p : ring) bring(p);
   for (auto& p : shape.points) bring(p);
 }
 
+/// The writer whose files have this ending.
 std::string driverFor(const fs::path& target) {
-  const std::string e = lowered(target.extension().string());
-  if (e == ".gpkg") return "GPKG";
-  if (e == ".geojson" || e == ".json") return "GeoJSON";
-  if (e == ".shp") return "ESRI Shapefile";
-  throw Error(fmt::format("“{}” has an ending that names no vector format; use .gpkg, .geojson or "
-                          ".csv.",
-                          target.filename().string()));
+  startGdal();
+  std::string ending = lowered(target.extension().string());
+  if (ending == ".json") ending = ".geojson";
+  if (ending == ".gpkg" || ending == ".geojson" || ending == ".shp") {
+    auto* manager = GetGDALDriverManager();
+    for (int i = 0; i < manager->GetDriverCount(); ++i) {
+      GDALDriver* driver = manager->GetDriver(i);
+      const char* own = driver->GetMetadataItem(GDAL_DMD_EXTENSIONS);
+      if (own == nullptr || driver->GetMetadataItem(GDAL_DCAP_VECTOR) == nullptr) continue;
+      for (const auto& e : split(own, ' '))
+        if ("." + e == ending) return driver->GetDescription();
+    }
+  }
+  throw Error(
+      fmt::format("“{}” has an ending that names no vector format; use .gpkg, .geojson or "
+                  ".csv.",
+                  target.filename().string()));
 }
 
 std::unique_ptr<OGRGeometry> toGeometry(const Shape& shape) {
@@ -179,7 +191,8 @@ Layer readLayer(const std::string& name, const std::string& crs) {
   layer.name = source.GetName();
   const auto* srs = source.GetSpatialRef();
   // GeoPackage says “Undefined …” for a layer whose system nobody gave.
-  const bool named = srs != nullptr && std::string(srs->GetName() ? srs->GetName() : "").rfind("Undefined", 0) != 0;
+  const bool named = srs != nullptr &&
+                     std::string(srs->GetName() ? srs->GetName() : "").rfind("Undefined", 0) != 0;
   if (named) {
     char* wkt = nullptr;
     srs->exportToWkt(&wkt);
@@ -194,22 +207,26 @@ Layer readLayer(const std::string& name, const std::string& crs) {
     std::vector<std::string> cells;
     for (int i = 0; i < definition.GetFieldCount(); ++i) {
       const bool real = definition.GetFieldDefn(i)->GetType() == OFTReal;
-      if (!feature->IsFieldSetAndNotNull(i)) cells.emplace_back();
-      else if (real) cells.push_back(shortest(feature->GetFieldAsDouble(i)));
-      else cells.emplace_back(feature->GetFieldAsString(i));
+      if (!feature->IsFieldSetAndNotNull(i))
+        cells.emplace_back();
+      else if (real)
+        cells.push_back(shortest(feature->GetFieldAsDouble(i)));
+      else
+        cells.emplace_back(feature->GetFieldAsString(i));
     }
     layer.table.rows.push_back(std::move(cells));
     layer.shapes.emplace_back();
     addGeometry(feature->GetGeometryRef(), layer.shapes.back());
   }
   if (messages.failed())
-    throw Error(fmt::format("“{}” is damaged ({}); copy it again from its source.", name,
-                            messages.last()));
+    throw Error(
+        fmt::format("“{}” is damaged ({}); copy it again from its source.", name, messages.last()));
   if (!crs.empty()) {
     if (layer.crs.empty())
-      throw Error(fmt::format("“{}” has no reference system; give it one before using it with an "
-                              "image.",
-                              name));
+      throw Error(
+          fmt::format("“{}” has no reference system; give it one before using it with an "
+                      "image.",
+                      name));
     const CrsChange change(layer.crs, crs);
     if (!change.identity())
       for (auto& shape : layer.shapes) transform(shape, change, name);
@@ -218,7 +235,9 @@ Layer readLayer(const std::string& name, const std::string& crs) {
   return layer;
 }
 
-Table readTable(const std::string& name) { return readLayer(name).table; }
+Table readTable(const std::string& name) {
+  return readLayer(name).table;
+}
 
 namespace {
 
@@ -244,7 +263,8 @@ void putLayer(Dataset d, const std::string& driverName, const Layer& layer,
   if (driverName == "GeoJSON") options.AddString("RFC7946=YES");
   OGRLayer* out = d->CreateLayer(layer.name.c_str(), layer.crs.empty() ? nullptr : &srs,
                                  points ? wkbPoint : wkbMultiPolygon, options.List());
-  if (out == nullptr) throw Error(fmt::format("The layer could not be written ({}).", messages.last()));
+  if (out == nullptr)
+    throw Error(fmt::format("The layer could not be written ({}).", messages.last()));
   for (size_t i = 0; i < layer.table.columns.size(); ++i) {
     const auto type = types[i] == FieldType::Integer ? OFTInteger64
                       : types[i] == FieldType::Real  ? OFTReal

@@ -19,9 +19,7 @@ namespace {
 struct Candidate {
   uint64_t key;
   size_t pixel;
-  bool operator<(const Candidate& o) const {
-    return key != o.key ? key < o.key : pixel < o.pixel;
-  }
+  bool operator<(const Candidate& o) const { return key != o.key ? key < o.key : pixel < o.pixel; }
 };
 
 /// The candidates of one class with the smallest keys, and how many pixels there were.
@@ -57,8 +55,10 @@ std::map<int, Stratum> drawCandidates(const RasterFile& file, const SamplingPlan
   std::vector<uint8_t> mask;
   for (size_t i = 0; i < windows.size(); ++i) {
     const Window w = windows[i];
-    if (classes) codes.resize(w.pixels()), file.readCodes(1, w, codes.data());
-    else values.resize(w.pixels()), file.read(1, w, values.data());
+    if (classes)
+      codes.resize(w.pixels()), file.readCodes(1, w, codes.data());
+    else
+      values.resize(w.pixels()), file.read(1, w, values.data());
     if (inside != nullptr) inside->fill(w, mask);
     for (size_t p = 0; p < w.pixels(); ++p) {
       if (inside != nullptr && mask[p] == 0) continue;
@@ -146,9 +146,11 @@ void requireEnough(const std::map<int, size_t>& perClass, const Legend& legend,
     const std::string where =
         plan.kind == PlanKind::Random
             ? std::string("there")
-            : fmt::format("in “{}”", known != nullptr ? known->name : fmt::format("class {}", code));
-    throw Error(fmt::format("Only {} points fit {}, not {}; ask for fewer or set them closer together.",
-                            count, where, plan.count));
+            : fmt::format("in “{}”",
+                          known != nullptr ? known->name : fmt::format("class {}", code));
+    throw Error(
+        fmt::format("Only {} points fit {}, not {}; ask for fewer or set them closer together.",
+                    count, where, plan.count));
   }
 }
 
@@ -159,9 +161,10 @@ PlannedPoints placePoints(const std::filesystem::path& raster, const SamplingPla
   if (plan.count == 0) throw Error("Ask for at least one point.");
   const RasterFile file(raster);
   if (file.grid().crs.empty())
-    throw Error(fmt::format("“{}” has no reference system, so its points would lie nowhere; give it "
-                            "one first.",
-                            raster.string()));
+    throw Error(
+        fmt::format("“{}” has no reference system, so its points would lie nowhere; give it "
+                    "one first.",
+                    raster.string()));
   std::unique_ptr<InsideMask> mask;
   if (inside != nullptr) mask = std::make_unique<InsideMask>(inside->shapes, file.grid());
 

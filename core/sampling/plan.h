@@ -15,8 +15,8 @@ enum class PlanKind { Random, Stratified };
 /// How points are placed over a raster.
 struct SamplingPlan {
   PlanKind kind = PlanKind::Random;
-  size_t count = 100;            // Random: points in all; Stratified: points in each class
-  std::optional<double> apart;   // smallest spacing, in the units of the raster's system
+  size_t count = 100;           // Random: points in all; Stratified: points in each class
+  std::optional<double> apart;  // smallest spacing, in the units of the raster's system
   uint64_t seed = 1;
 };
 
@@ -27,17 +27,17 @@ struct SamplePoint {
 
 struct PlannedPoints {
   std::string crs;
-  std::vector<SamplePoint> points;     // in random order
-  std::map<int, size_t> perClass;      // Stratified: points by class code
-  Legend legend;                       // of the class map, where it has one
+  std::vector<SamplePoint> points;  // in random order
+  std::map<int, size_t> perClass;   // Stratified: points by class code
+  Legend legend;                    // of the class map, where it has one
 };
 
 /// Places points. Every valid pixel gets a random key from the seed and its number; points are
 /// taken by rising key, so a sample does not depend on threads, and is simple random without
-/// replacement. Random: a place anywhere in a valid pixel. Stratified: pixel centres, the same count
-/// in every class. With `inside` (same system), only pixels whose centre lies in its polygons.
-/// In a geographic system pixels, not square metres, are equally likely.
-/// Error: no reference system, no valid pixels, fewer places than asked for (naming how many).
+/// replacement. Random: a place anywhere in a valid pixel. Stratified: pixel centres, the same
+/// count in every class. With `inside` (same system), only pixels whose centre lies in its
+/// polygons. In a geographic system pixels, not square metres, are equally likely. Error: no
+/// reference system, no valid pixels, fewer places than asked for (naming how many).
 PlannedPoints placePoints(const std::filesystem::path& raster, const SamplingPlan& plan,
                           const Layer* inside = nullptr, const Progress& progress = Progress());
 

@@ -25,9 +25,10 @@ std::vector<Target> targetsOn(const RasterFile& file, const std::vector<Place>& 
                               const std::string& crs) {
   const Grid& g = file.grid();
   if (!g.georeferenced)
-    throw Error(fmt::format("“{}” does not say where it lies, so nothing can be read at points; give "
-                            "it a position first.",
-                            file.path().string()));
+    throw Error(
+        fmt::format("“{}” does not say where it lies, so nothing can be read at points; give "
+                    "it a position first.",
+                    file.path().string()));
   const bool both = !crs.empty() && !g.crs.empty();
   const CrsChange change(both ? crs : "", both ? g.crs : "");
   std::vector<Target> targets;
@@ -41,7 +42,8 @@ std::vector<Target> targetsOn(const RasterFile& file, const std::vector<Place>& 
   }
   const int bw = file.blockWidth(), bh = file.blockHeight();
   std::sort(targets.begin(), targets.end(), [&](const Target& a, const Target& b) {
-    return std::tuple(a.row / bh, a.column / bw, a.place) < std::tuple(b.row / bh, b.column / bw, b.place);
+    return std::tuple(a.row / bh, a.column / bw, a.place) <
+           std::tuple(b.row / bh, b.column / bw, b.place);
   });
   return targets;
 }
@@ -66,10 +68,13 @@ void readColumn(const RasterFile& file, int band, const RasterFile::Conversion& 
   std::vector<float> values;
   std::vector<double> wideValues;
   const NumberType type = file.facts(band).type;
-  const bool wide = type == NumberType::Float64 || type == NumberType::Int32 || type == NumberType::UInt32;
+  const bool wide =
+      type == NumberType::Float64 || type == NumberType::Int32 || type == NumberType::UInt32;
   forEachBlock(file, targets, [&](Window w, size_t first, size_t last) {
-    if (wide) wideValues.resize(w.pixels()), file.readWide(band, w, wideValues.data());
-    else values.resize(w.pixels()), file.read(band, w, conversion, values.data());
+    if (wide)
+      wideValues.resize(w.pixels()), file.readWide(band, w, wideValues.data());
+    else
+      values.resize(w.pixels()), file.read(band, w, conversion, values.data());
     for (size_t k = first; k < last; ++k) {
       const size_t p = static_cast<size_t>(targets[k].row - w.y) * static_cast<size_t>(w.width) +
                        static_cast<size_t>(targets[k].column - w.x);
@@ -100,8 +105,7 @@ ReadingSource readingSource(const std::string& name) {
 
 Readings readAt(const std::vector<Place>& places, const std::string& crs,
                 const std::vector<ReadingSource>& sources, const Progress& progress) {
-  if (places.empty())
-    throw Error("There are no points to read at; place or choose some first.");
+  if (places.empty()) throw Error("There are no points to read at; place or choose some first.");
   Readings out;
   for (size_t s = 0; s < sources.size(); ++s) {
     const auto& source = sources[s];

@@ -13,7 +13,7 @@ namespace zp {
 /// One raster band (or all of a raster) to read at places.
 struct ReadingSource {
   std::filesystem::path file;
-  int band = 0;  // 0: all bands
+  int band = 0;        // 0: all bands
   std::string column;  // heading; "" takes the file's stem
 };
 
@@ -27,8 +27,8 @@ struct Readings {
 
 /// Values of rasters at places, in input order. Places are in `crs` and are brought into the system
 /// of each raster; the pixel a place lies in counts. Rasters are read once, block by block.
-/// Columns are named after the file stems (`_b2` for bands of a file with several, `_2` for a second
-/// column of the same name). Class codes read as numbers.
+/// Columns are named after the file stems (`_b2` for bands of a file with several, `_2` for a
+/// second column of the same name). Class codes read as numbers.
 Readings readAt(const std::vector<Place>& places, const std::string& crs,
                 const std::vector<ReadingSource>& sources, const Progress& progress = Progress());
 

@@ -29,9 +29,10 @@ BandReader::BandReader(const Scene& scene, std::vector<size_t> bands) : grid_(sc
       files_.emplace_back(band.file);
       at = files_.end() - 1;
       if (!at->grid().sameAs(grid_))
-        throw Error(fmt::format("“{}” is not the size the scene had when it was brought in; bring "
-                                "the scene in again.",
-                                band.file.string()));
+        throw Error(
+            fmt::format("“{}” is not the size the scene had when it was brought in; bring "
+                        "the scene in again.",
+                        band.file.string()));
     }
     if (band.number > at->bands())
       throw Error(fmt::format("“{}” has no band {} any more; bring the scene in again.",

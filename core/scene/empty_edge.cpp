@@ -24,7 +24,8 @@ std::vector<bool> zeroPixels(Scene scene, const Progress& progress) {
       bool all = true;
       for (size_t b = 0; b < block.bands && all; ++b) all = block.band(b)[p] == 0;
       const auto width = static_cast<size_t>(w.width);
-      const size_t row = static_cast<size_t>(w.y) + p / width, column = static_cast<size_t>(w.x) + p % width;
+      const size_t row = static_cast<size_t>(w.y) + p / width,
+                   column = static_cast<size_t>(w.x) + p % width;
       zero[row * static_cast<size_t>(scene.grid.width) + column] = all;
     }
     progress.at(0.8 * static_cast<double>(i + 1) / static_cast<double>(windows.size()));

@@ -28,8 +28,8 @@ constexpr StateWords kStates[] = {
     {ValueState::BackscatterDecibels, "backscatter-decibels", "backscatter, decibels"}};
 
 bool looksLikeRaster(const fs::path& file) {
-  static const std::vector<std::string> endings{".tif", ".tiff", ".jp2", ".vrt", ".png", ".jpg",
-                                                ".jpeg", ".nc"};
+  static const std::vector<std::string> endings{".tif", ".tiff", ".jp2",  ".vrt",
+                                                ".png", ".jpg",  ".jpeg", ".nc"};
   const std::string e = lowered(file.extension().string());
   return std::find(endings.begin(), endings.end(), e) != endings.end();
 }
@@ -66,10 +66,10 @@ void appendBands(Scene& scene, const fs::path& path, bool oneOfMany) {
     scene.grid = file.grid();
   } else if (!scene.grid.sameAs(file.grid())) {
     const auto& g = file.grid();
-    throw Error(fmt::format("“{}” is {} x {} pixels, but the bands before it are {} x {} or lie "
-                            "elsewhere; bring in bands of one grid together.",
-                            path.filename().string(), g.width, g.height, scene.grid.width,
-                            scene.grid.height));
+    throw Error(fmt::format(
+        "“{}” is {} x {} pixels, but the bands before it are {} x {} or lie "
+        "elsewhere; bring in bands of one grid together.",
+        path.filename().string(), g.width, g.height, scene.grid.width, scene.grid.height));
   }
   for (int b = 1; b <= file.bands(); ++b) {
     SceneBand band;
@@ -78,7 +78,8 @@ void appendBands(Scene& scene, const fs::path& path, bool oneOfMany) {
     const bool named = file.facts(b).name.rfind("band ", 0) != 0;
     band.name = oneOfMany && !named ? path.stem().string() : file.facts(b).name;
     band.role = roleIn(band.name);
-    if (band.role.empty() && oneOfMany && file.bands() == 1) band.role = roleIn(path.stem().string());
+    if (band.role.empty() && oneOfMany && file.bands() == 1)
+      band.role = roleIn(path.stem().string());
     band.conversion = file.conversion(b);
     scene.bands.push_back(std::move(band));
   }
@@ -128,9 +129,9 @@ const std::vector<ValueState>& allValueStates() {
 
 const std::vector<std::string>& knownRoles() {
   static const std::vector<std::string> roles{
-      "coastal",    "blue", "green", "red",   "yellow", "pan",    "rededge", "rededge071",
-      "rededge075", "rededge078", "nir",   "nir08", "nir09",  "cirrus", "swir16",  "swir22",
-      "lwir",       "lwir11", "lwir12", "vv",   "vh",     "hh",     "hv"};
+      "coastal",    "blue",       "green",  "red",   "yellow", "pan",    "rededge", "rededge071",
+      "rededge075", "rededge078", "nir",    "nir08", "nir09",  "cirrus", "swir16",  "swir22",
+      "lwir",       "lwir11",     "lwir12", "vv",    "vh",     "hh",     "hv"};
   return roles;
 }
 
@@ -164,7 +165,8 @@ Scene openScene(const fs::path& path, const SceneOptions& options) {
   Scene scene;
   if (fs::is_directory(path, ec)) {
     scene = openScene(rastersIn(path));
-    scene.name = path.has_filename() ? path.filename().string() : path.parent_path().filename().string();
+    scene.name =
+        path.has_filename() ? path.filename().string() : path.parent_path().filename().string();
     if (const std::string date = dateIn(scene.name); !date.empty()) scene.date = date;
   } else if (lowered(path.extension().string()) == ".json") {
     scene = openStacItem(path);
@@ -201,7 +203,8 @@ void setRoles(Scene& scene, const std::map<std::string, int>& roles) {
 }
 
 std::string dateIn(const std::string& name) {
-  static const std::regex pattern("((?:19|20)\\d\\d)[-_]?(0[1-9]|1[0-2])[-_]?(0[1-9]|[12]\\d|3[01])(?!\\d)");
+  static const std::regex pattern(
+      "((?:19|20)\\d\\d)[-_]?(0[1-9]|1[0-2])[-_]?(0[1-9]|[12]\\d|3[01])(?!\\d)");
   std::smatch m;
   if (!std::regex_search(name, m, pattern)) return "";
   return m.str(1) + "-" + m.str(2) + "-" + m.str(3);
@@ -214,8 +217,12 @@ Json toJson(const Scene& scene, const fs::path& base) {
   };
   Json bands = Json::array();
   for (const auto& b : scene.bands) {
-    Json one = {{"file", relative(b.file)}, {"number", b.number},        {"name", b.name},
-                {"role", b.role},           {"wavelength", b.wavelength}, {"scale", b.conversion.scale},
+    Json one = {{"file", relative(b.file)},
+                {"number", b.number},
+                {"name", b.name},
+                {"role", b.role},
+                {"wavelength", b.wavelength},
+                {"scale", b.conversion.scale},
                 {"offset", b.conversion.offset}};
     if (b.conversion.nodata) one["nodata"] = number(*b.conversion.nodata);
     bands.push_back(std::move(one));

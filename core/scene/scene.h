@@ -35,8 +35,8 @@ struct SceneBand {
   std::filesystem::path file;
   int number = 1;  // in that file
   std::string name;
-  std::string role;         // "" when not known
-  double wavelength = 0;    // centre, nm; 0 when not known
+  std::string role;       // "" when not known
+  double wavelength = 0;  // centre, nm; 0 when not known
   RasterFile::Conversion conversion;
 };
 

@@ -21,8 +21,8 @@ std::vector<Sensor> readSensors() {
     if (s.contains("nodata")) one.nodata = s["nodata"].get<double>();
     one.state = valueStateFrom(s.value("state", "unknown"));
     for (const auto& b : s.at("bands"))
-      one.bands.push_back({b.at("name"), b.value("role", ""), b.value("wavelength", 0.0),
-                           b.value("width", 0.0)});
+      one.bands.push_back(
+          {b.at("name"), b.value("role", ""), b.value("wavelength", 0.0), b.value("width", 0.0)});
     all.push_back(std::move(one));
   }
   return all;
@@ -47,9 +47,10 @@ const Sensor& sensor(const std::string& id) {
 
 void applySensor(Scene& scene, const Sensor& preset) {
   if (scene.bands.size() != preset.bands.size())
-    throw Error(fmt::format("The preset {} has {} bands, but “{}” has {}; set the roles band by "
-                            "band.",
-                            preset.title, preset.bands.size(), scene.name, scene.bands.size()));
+    throw Error(
+        fmt::format("The preset {} has {} bands, but “{}” has {}; set the roles band by "
+                    "band.",
+                    preset.title, preset.bands.size(), scene.name, scene.bands.size()));
   scene.sensor = preset.id;
   if (scene.state == ValueState::Unknown) scene.state = preset.state;
   for (size_t i = 0; i < scene.bands.size(); ++i) {

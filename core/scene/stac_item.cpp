@@ -75,12 +75,14 @@ Scene openStacItem(const fs::path& item) {
       }
     }
   } catch (const Json::exception&) {
-    throw Error(fmt::format("The assets of the STAC item “{}” are not as the standard says; check "
-                            "“href” and “eo:bands”.",
-                            item.string()));
+    throw Error(
+        fmt::format("The assets of the STAC item “{}” are not as the standard says; check "
+                    "“href” and “eo:bands”.",
+                    item.string()));
   }
   if (scene.bands.empty())
-    throw Error(fmt::format("The STAC item “{}” has no data assets; choose another.", item.string()));
+    throw Error(
+        fmt::format("The STAC item “{}” has no data assets; choose another.", item.string()));
   return scene;
 }
 

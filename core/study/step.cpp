@@ -99,7 +99,8 @@ Product makeThreshold(const Study& study, const Json& step, const Progress& prog
   thresholdToClasses(source.file, 1, step.at("at").get<std::vector<double>>(), legend,
                      making.temporary, progress.part(0, 0.6));
   addOverviews(making.temporary, true);
-  making.product.facts = {{"classes", toJson(classAreas(making.temporary, {}, progress.part(0.7, 1)))}};
+  making.product.facts = {
+      {"classes", toJson(classAreas(making.temporary, {}, progress.part(0.7, 1)))}};
   return making.finish();
 }
 
@@ -119,14 +120,14 @@ Product makeClassMap(const Study& study, const Json& step, const Progress& progr
   const auto bands = step.at("bands").get<std::vector<size_t>>();
   for (size_t b : bands)
     if (b >= s.scene.bands.size())
-      throw Error(fmt::format("“{}” has no band {} any more; choose bands again.", s.scene.name, b + 1));
+      throw Error(
+          fmt::format("“{}” has no band {} any more; choose bands again.", s.scene.name, b + 1));
   Making making(study, step, ProductKind::ClassMap, ".tif", into);
   making.uses(study, s.id);
   making.uses(study, "training");
   making.product.date = s.scene.date;
   const auto signatures = studySignatures(study, s.scene, bands, progress.part(0, 0.2));
-  const auto classifier =
-      makeClassifier(step.at("method"), signatures, optionsFrom(step));
+  const auto classifier = makeClassifier(step.at("method"), signatures, optionsFrom(step));
   makeMap(s.scene, bands, *classifier, study.legend, making.temporary, progress.part(0.2, 0.8));
   addOverviews(making.temporary, true);
   making.product.facts = {
@@ -148,7 +149,8 @@ Product makePoints(const Study& study, const Json& step, const Progress& progres
   plan.seed = step.at("seed");
   if (step.contains("apart") && step["apart"].is_number()) plan.apart = step["apart"].get<double>();
   const auto* scene = study.scene(over);
-  const fs::path raster = scene != nullptr ? scene->scene.bands[0].file : needProduct(study, over).file;
+  const fs::path raster =
+      scene != nullptr ? scene->scene.bands[0].file : needProduct(study, over).file;
   std::optional<Layer> inside;
   for (const auto& o : study.outlines)
     if (step.contains("inside") && step["inside"] == o.id)
@@ -200,8 +202,8 @@ Product makeReadings(const Study& study, const Json& step, const Progress& progr
   for (size_t r = 0; r < table.rows.size(); ++r)
     table.rows[r].insert(table.rows[r].begin() + 1, {shortest(places[r].x), shortest(places[r].y)});
   writeFileAtomically(making.temporary, toCsv(table));
-  making.product.facts = {{"rows", table.rows.size()}, {"columns", table.columns},
-                          {"system", crsName(layer.crs)}};
+  making.product.facts = {
+      {"rows", table.rows.size()}, {"columns", table.columns}, {"system", crsName(layer.crs)}};
   return making.finish();
 }
 
@@ -248,7 +250,8 @@ SignatureSet studySignatures(const Study& study, const Scene& scene,
   return computeSignatures(scene, bands, labelPixels(areas, scene.grid), study.legend, progress);
 }
 
-Product runStep(const Study& study, const Json& step, const Progress& progress, const Product* into) {
+Product runStep(const Study& study, const Json& step, const Progress& progress,
+                const Product* into) {
   const std::string what = step.value("do", "");
   if (what == "index") return makeIndex(study, step, progress, into);
   if (what == "threshold") return makeThreshold(study, step, progress, into);

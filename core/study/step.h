@@ -23,7 +23,8 @@ void exportClassPolygons(const Product& map, const std::vector<int>& codes,
                          const std::filesystem::path& target, const Progress& progress);
 
 /// The signatures of the study's training areas over bands of a scene.
-SignatureSet studySignatures(const Study& study, const Scene& scene, const std::vector<size_t>& bands,
+SignatureSet studySignatures(const Study& study, const Scene& scene,
+                             const std::vector<size_t>& bands,
                              const Progress& progress = Progress());
 
 }  // namespace zp

@@ -34,7 +34,8 @@ constexpr KindWords kKinds[] = {{ProductKind::Index, "index", "index"},
 ProductKind kindFrom(const std::string& id) {
   for (const auto& k : kKinds)
     if (id == k.id) return k.kind;
-  throw Error(fmt::format("“{}” is no kind of product; the study was made by another version.", id));
+  throw Error(
+      fmt::format("“{}” is no kind of product; the study was made by another version.", id));
 }
 
 /// "FILE:LAYER" with a relative file, and back.
@@ -50,10 +51,17 @@ std::string absoluteFrom(const fs::path& base, const std::string& file) {
 Json productJson(const Product& p, const fs::path& base) {
   Json inputs = Json::array();
   for (const auto& i : p.inputs) inputs.push_back({{"id", i.id}, {"revision", i.revision}});
-  return {{"id", p.id},     {"name", p.name}, {"kind", idOf(p.kind)},
+  return {{"id", p.id},
+          {"name", p.name},
+          {"kind", idOf(p.kind)},
           {"file", relativeTo(base, p.file.string())},
-          {"made", p.made}, {"date", p.date}, {"ramp", p.ramp},
-          {"step", p.step}, {"facts", p.facts}, {"inputs", inputs}, {"revision", p.revision}};
+          {"made", p.made},
+          {"date", p.date},
+          {"ramp", p.ramp},
+          {"step", p.step},
+          {"facts", p.facts},
+          {"inputs", inputs},
+          {"revision", p.revision}};
 }
 
 Product productFrom(const Json& j, const fs::path& base) {
@@ -96,20 +104,27 @@ Shape shapeFrom(const Json& j) {
 
 }  // namespace
 
-std::string idOf(ProductKind kind) { return kKinds[static_cast<size_t>(kind)].id; }
-std::string titleOf(ProductKind kind) { return kKinds[static_cast<size_t>(kind)].title; }
+std::string idOf(ProductKind kind) {
+  return kKinds[static_cast<size_t>(kind)].id;
+}
+std::string titleOf(ProductKind kind) {
+  return kKinds[static_cast<size_t>(kind)].title;
+}
 
 std::string now() {
-  return fmt::format("{:%Y-%m-%dT%H:%M:%SZ}", fmt::gmtime(std::chrono::system_clock::to_time_t(
-                                                  std::chrono::system_clock::now())));
+  return fmt::format(
+      "{:%Y-%m-%dT%H:%M:%SZ}",
+      fmt::gmtime(std::chrono::system_clock::to_time_t(std::chrono::system_clock::now())));
 }
 
 std::string fileStem(const std::string& name) {
   std::string stem;
   for (char c : lowered(name)) {
     const bool plain = (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9');
-    if (plain) stem += c;
-    else if (!stem.empty() && stem.back() != '-') stem += '-';
+    if (plain)
+      stem += c;
+    else if (!stem.empty() && stem.back() != '-')
+      stem += '-';
   }
   while (!stem.empty() && stem.back() == '-') stem.pop_back();
   return stem.empty() ? "product" : stem.substr(0, 60);
@@ -117,7 +132,8 @@ std::string fileStem(const std::string& name) {
 
 /// Held while a study is open, by every copy of it.
 struct Study::Lock {
-  explicit Lock(const fs::path& file) : fd(::open(file.c_str(), O_CREAT | O_RDWR | O_CLOEXEC, 0644)) {
+  explicit Lock(const fs::path& file)
+      : fd(::open(file.c_str(), O_CREAT | O_RDWR | O_CLOEXEC, 0644)) {
     if (fd >= 0 && flock(fd, LOCK_EX | LOCK_NB) != 0) {
       close(fd);
       throw Error(fmt::format("The study “{}” is open already; close it there first.",
@@ -135,7 +151,8 @@ struct Study::Lock {
 Study Study::create(const fs::path& folder, const std::string& name) {
   std::error_code ec;
   if (fs::exists(folder, ec) && !fs::is_empty(folder, ec))
-    throw Error(fmt::format("“{}” is not empty; choose a new folder for the study.", folder.string()));
+    throw Error(
+        fmt::format("“{}” is not empty; choose a new folder for the study.", folder.string()));
   fs::create_directories(folder, ec);
   if (ec)
     throw Error(fmt::format("The folder “{}” cannot be made ({}); choose another.", folder.string(),
@@ -168,7 +185,8 @@ Study Study::open(const fs::path& path) {
     study.folder_ = folder;
     study.lock_ = lock;
     study.readFrom(readJson(folder / "study.json.last", kFormat, kVersion));
-    study.notice = "study.json was damaged; the last good version was opened instead. " + study.notice;
+    study.notice =
+        "study.json was damaged; the last good version was opened instead. " + study.notice;
   }
   return study;
 }
@@ -190,7 +208,8 @@ void Study::save() const {
 void Study::saveCopy(const fs::path& target) const {
   std::error_code ec;
   if (fs::exists(target, ec))
-    throw Error(fmt::format("“{}” exists already; choose a new name for the copy.", target.string()));
+    throw Error(
+        fmt::format("“{}” exists already; choose a new name for the copy.", target.string()));
   const fs::path part = target.string() + ".part";
   try {
     fs::create_directories(part);
@@ -234,7 +253,8 @@ std::string Study::freshId(const std::string& prefix) const {
   int highest = 0;
   const auto look = [&](const std::string& id) {
     if (id.rfind(prefix, 0) == 0)
-      highest = std::max<int>(highest, static_cast<int>(parseInteger(id.substr(prefix.size())).value_or(0)));
+      highest = std::max<int>(highest,
+                              static_cast<int>(parseInteger(id.substr(prefix.size())).value_or(0)));
   };
   for (const auto& s : scenes) look(s.id);
   for (const auto& p : products) look(p.id);
@@ -283,8 +303,8 @@ Product Study::toBin(const std::string& id) {
     if (ec)
       throw Error(fmt::format("“{}” could not be moved to the bin ({}).", p.name, ec.message()));
   }
-  products.erase(std::find_if(products.begin(), products.end(),
-                              [&](const Product& q) { return q.id == id; }));
+  products.erase(
+      std::find_if(products.begin(), products.end(), [&](const Product& q) { return q.id == id; }));
   return p;
 }
 
@@ -315,8 +335,7 @@ fs::path Study::freshFile(const std::string& wanted, const std::string& ending) 
   const fs::path sub = folder_ / "products";
   std::error_code ec;
   fs::create_directories(sub, ec);
-  if (ec)
-    throw Error(fmt::format("The study's folder cannot be written to ({}).", ec.message()));
+  if (ec) throw Error(fmt::format("The study's folder cannot be written to ({}).", ec.message()));
   const std::string stem = fileStem(wanted);
   fs::path file = sub / (stem + ending);
   for (int n = 2; fs::exists(file, ec); ++n) file = sub / fmt::format("{}-{}{}", stem, n, ending);
@@ -343,7 +362,9 @@ Json Study::toJson() const {
                              {"study_area", o.studyArea}});
   Json areas = Json::array();
   for (const auto& a : training)
-    areas.push_back({{"code", a.code}, {"class", a.className}, {"subclass", a.subclass},
+    areas.push_back({{"code", a.code},
+                     {"class", a.className},
+                     {"subclass", a.subclass},
                      {"shape", shapeJson(a.shape)}});
   j["training"] = {{"crs", trainingCrs}, {"revision", trainingRevision}, {"areas", areas}};
   j["products"] = Json::array();
@@ -372,12 +393,14 @@ void Study::readFrom(const Json& j) {
     trainingCrs = t.value("crs", "");
     trainingRevision = t.value("revision", 1);
     for (const auto& a : t.at("areas"))
-      training.push_back({a.at("code"), a.value("class", ""), a.value("subclass", ""),
-                          shapeFrom(a.at("shape"))});
+      training.push_back(
+          {a.at("code"), a.value("class", ""), a.value("subclass", ""), shapeFrom(a.at("shape"))});
     for (const auto& p : j.at("products")) {
       Product product = productFrom(p, folder_);
-      if (fs::exists(product.file)) products.push_back(std::move(product));
-      else lost.push_back(product.name);
+      if (fs::exists(product.file))
+        products.push_back(std::move(product));
+      else
+        lost.push_back(product.name);
     }
     place = j.value("place", Json::object());
   } catch (const Json::exception& e) {
@@ -385,9 +408,10 @@ void Study::readFrom(const Json& j) {
                             folder_.string(), e.what()));
   }
   if (!lost.empty())
-    notice += fmt::format("The files of {} are missing; bring them back to their place and open the "
-                          "study again.",
-                          listed(lost));
+    notice += fmt::format(
+        "The files of {} are missing; bring them back to their place and open the "
+        "study again.",
+        listed(lost));
 }
 
 }  // namespace zp

@@ -80,9 +80,10 @@ SignatureSet computeSignatures(const Scene& scene, const std::vector<size_t>& ba
                                const LabelledPixels& labels, const Legend& legend,
                                const Progress& progress) {
   if (labels.pixels == 0)
-    throw Error(fmt::format("No training area covers a pixel of “{}”; check that they lie on the "
-                            "scene and are larger than a pixel.",
-                            scene.name));
+    throw Error(
+        fmt::format("No training area covers a pixel of “{}”; check that they lie on the "
+                    "scene and are larger than a pixel.",
+                    scene.name));
   const BandReader reader(scene, bands);
   std::map<int, Accumulator> accumulators;
   BandBlock block;
@@ -112,9 +113,10 @@ SignatureSet computeSignatures(const Scene& scene, const std::vector<size_t>& ba
       set.classes.push_back(finished(code, known ? known->name : fmt::format("class {}", code), a));
   }
   if (set.classes.empty())
-    throw Error(fmt::format("All training pixels of “{}” are empty; draw areas where the scene has "
-                            "values.",
-                            scene.name));
+    throw Error(
+        fmt::format("All training pixels of “{}” are empty; draw areas where the scene has "
+                    "values.",
+                    scene.name));
   return set;
 }
 
@@ -124,7 +126,8 @@ double jeffriesMatusita(const Signature& a, const Signature& b) {
   if (cholesky.info() != Eigen::Success) return std::numeric_limits<double>::quiet_NaN();
   const Eigen::VectorXd gap = a.mean - b.mean;
   const double mahalanobis = gap.dot(cholesky.solve(gap));
-  const double spread = logDeterminant(pooled) - (logDeterminant(a.covariance) + logDeterminant(b.covariance)) / 2;
+  const double spread =
+      logDeterminant(pooled) - (logDeterminant(a.covariance) + logDeterminant(b.covariance)) / 2;
   return 2 * (1 - std::exp(-(mahalanobis / 8 + spread / 2)));
 }
 
@@ -132,16 +135,18 @@ void requireCovariances(const SignatureSet& set) {
   const size_t bands = set.bands.size();
   for (const auto& c : set.classes) {
     if (c.pixels <= bands)
-      throw Error(fmt::format("“{}” has {} training pixel{}, too few for a covariance over {} bands; "
-                              "draw at least {}, better {}.",
-                              c.name, c.pixels, c.pixels == 1 ? "" : "s", bands, bands + 1, 10 * bands));
+      throw Error(
+          fmt::format("“{}” has {} training pixel{}, too few for a covariance over {} bands; "
+                      "draw at least {}, better {}.",
+                      c.name, c.pixels, c.pixels == 1 ? "" : "s", bands, bands + 1, 10 * bands));
     // Bands that repeat each other leave a pivot that is nothing but rounding.
     const Eigen::LDLT<Eigen::MatrixXd> ldlt(c.covariance);
     const double largest = ldlt.vectorD().maxCoeff(), smallest = ldlt.vectorD().minCoeff();
     if (!(smallest > 1e-12 * largest))
-      throw Error(fmt::format("The training pixels of “{}” do not vary enough for a covariance over "
-                              "these bands; leave out bands that repeat others or draw more areas.",
-                              c.name));
+      throw Error(
+          fmt::format("The training pixels of “{}” do not vary enough for a covariance over "
+                      "these bands; leave out bands that repeat others or draw more areas.",
+                      c.name));
   }
 }
 
@@ -165,9 +170,10 @@ Json toJson(const SignatureSet& set) {
   }
   for (size_t i = 0; i < set.classes.size(); ++i)
     for (size_t j = i + 1; j < set.classes.size(); ++j)
-      pairs.push_back({{"a", set.classes[i].code},
-                       {"b", set.classes[j].code},
-                       {"jeffries_matusita", number(jeffriesMatusita(set.classes[i], set.classes[j]))}});
+      pairs.push_back(
+          {{"a", set.classes[i].code},
+           {"b", set.classes[j].code},
+           {"jeffries_matusita", number(jeffriesMatusita(set.classes[i], set.classes[j]))}});
   return {{"format", "zany-patch-signatures"},
           {"version", 1},
           {"bands", set.bands},
@@ -185,7 +191,8 @@ SignatureSet signaturesFrom(const Json& json) {
     const auto vector = [&](const Json& values) {
       const auto v = values.get<std::vector<double>>();
       if (v.size() != n) throw Error("The signatures do not have one value a band.");
-      return Eigen::VectorXd(Eigen::Map<const Eigen::VectorXd>(v.data(), static_cast<Eigen::Index>(n)));
+      return Eigen::VectorXd(
+          Eigen::Map<const Eigen::VectorXd>(v.data(), static_cast<Eigen::Index>(n)));
     };
     for (const auto& c : json.at("classes")) {
       Signature s;

@@ -12,8 +12,9 @@ namespace zp {
 std::vector<TrainingArea> readTrainingAreas(const std::string& name, const TrainingFields& fields,
                                             const std::string& crs) {
   if (crs.empty())
-    throw Error("The scene has no reference system, so training areas cannot be placed on it; give "
-                "it one first.");
+    throw Error(
+        "The scene has no reference system, so training areas cannot be placed on it; give "
+        "it one first.");
   const Layer layer = readLayer(name, crs);
   const auto& t = layer.table;
   const size_t code = t.column(fields.code);

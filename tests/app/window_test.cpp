@@ -49,7 +49,8 @@ class Window : public ::testing::Test {
   const Study& s() { return window_->bench().study(); }
   QString said() { return d().find<QLabel>("deskNotice")->text(); }
   void importTraining() {
-    w().training().importFrom(q((s().folder() / "outlines/outlines.gpkg").string()) + ":training", "code", "class", "subclass");
+    w().training().importFrom(q((s().folder() / "outlines/outlines.gpkg").string()) + ":training",
+                              "code", "class", "subclass");
   }
   void makeMap() {
     d().stage(2);
@@ -69,7 +70,8 @@ TEST_F(Window, FromTheDemoStudyToAMatrixAndBackAfterReopening) {
   d().stage(1);
   d().click("index-water");
   d().make("primary", "the index");
-  d().until([&] { return d().find<ThresholdChart>("thresholdChart")->cuts().size() == 1; }, "the histogram");
+  d().until([&] { return d().find<ThresholdChart>("thresholdChart")->cuts().size() == 1; },
+            "the histogram");
   d().make("primary", "the class map");
   EXPECT_EQ(s().products.back().kind, ProductKind::ClassMap);
   makeMap();
@@ -77,19 +79,22 @@ TEST_F(Window, FromTheDemoStudyToAMatrixAndBackAfterReopening) {
   EXPECT_EQ(w().trail().stations()[3].state, Trail::State::Filled);
   d().stage(4);
   d().press("planCount", "5");
-  d().until([&] { return d().find<QLabel>("planned")->text().startsWith("45 points on the view"); }, "the plan");
+  d().until([&] { return d().find<QLabel>("planned")->text().startsWith("45 points on the view"); },
+            "the plan");
   d().make("primary", "the points");
   d().make("readGo", "the readings");
   EXPECT_EQ(d().find<QTableWidget>("readingsTable")->rowCount(), 45);
   d().stage(5);
   d().click("primary");
-  d().until([&] { return w().labelling().isVisible() && !w().book().none(); }, "the labelling desk");
+  d().until([&] { return w().labelling().isVisible() && !w().book().none(); },
+            "the labelling desk");
 
   // A perfect labeller: the hidden truth, which only tests may see.
   auto& book = w().book();
   const std::string truth = HAVEN "/truth/cover.tif";
   for (size_t i = 0; i < 45; ++i) {
-    const auto code = static_cast<int>(readAt({book.labelling().current().place}, book.crs(), {{truth, 1, "t"}}).values[0][0]);
+    const auto code = static_cast<int>(
+        readAt({book.labelling().current().place}, book.crs(), {{truth, 1, "t"}}).values[0][0]);
     QTest::keyClick(&w().labelling(), static_cast<char>('0' + code));
   }
   EXPECT_EQ(book.labelling().labelled(), 45u);
@@ -136,7 +141,8 @@ TEST_F(Window, ARoleIsChangedAndTheIndexFollows) {
   EXPECT_EQ(w().bench().currentScene()->scene.bandOf("nir"), -1);
   d().stage(1);
   bool disabled = false;
-  for (auto* b : w().findChildren<QPushButton*>()) disabled = disabled || (b->isVisible() && !b->isEnabled() && b->text() == "Vegetation: no nir");
+  for (auto* b : w().findChildren<QPushButton*>())
+    disabled = disabled || (b->isVisible() && !b->isEnabled() && b->text() == "Vegetation: no nir");
   EXPECT_TRUE(disabled);
 }
 
@@ -148,7 +154,12 @@ TEST_F(Window, AFormulaErrorIsShownInItsPlace) {
   EXPECT_TRUE(d().find<QLabel>("formulaError")->text().contains("character 7"));
   EXPECT_FALSE(d().find("primary")->isEnabled());
   d().press("formula", "nir / red");
-  d().until([&] { return w().view().front().of == "preview" && d().find<QLabel>("formulaRange")->text().startsWith("From"); }, "the preview");
+  d().until(
+      [&] {
+        return w().view().front().of == "preview" &&
+               d().find<QLabel>("formulaRange")->text().startsWith("From");
+      },
+      "the preview");
   EXPECT_TRUE(d().find("primary")->isEnabled());
   d().make("primary", "the index");
   EXPECT_EQ(s().products.back().step["formula"], "nir / red");
@@ -166,7 +177,9 @@ TEST_F(Window, AThresholdIsDraggedAndItsAreasFollow) {
   const QPoint from = chart->cutPosition(0) - QPoint(0, 20);
   QTest::mousePress(chart, Qt::LeftButton, {}, from);
   QTest::mouseMove(chart, from + QPoint(30, 0));
-  QMouseEvent move(QEvent::MouseMove, QPointF(from + QPoint(30, 0)), chart->mapToGlobal(QPointF(from + QPoint(30, 0))), Qt::NoButton, Qt::LeftButton, Qt::NoModifier);
+  QMouseEvent move(QEvent::MouseMove, QPointF(from + QPoint(30, 0)),
+                   chart->mapToGlobal(QPointF(from + QPoint(30, 0))), Qt::NoButton, Qt::LeftButton,
+                   Qt::NoModifier);
   QCoreApplication::sendEvent(chart, &move);
   QTest::mouseRelease(chart, Qt::LeftButton, {}, from + QPoint(30, 0));
   EXPECT_GT(chart->cuts()[0], cut);
@@ -180,10 +193,12 @@ TEST_F(Window, AThresholdIsDraggedAndItsAreasFollow) {
 TEST_F(Window, AnAreaIsDrawnGetsAClassAndIsTakenBack) {
   d().stage(2);
   auto* classes = d().find<QTableWidget>("classTable");
-  QTest::mouseClick(classes->viewport(), Qt::LeftButton, {}, classes->visualItemRect(classes->item(0, 0)).center());
+  QTest::mouseClick(classes->viewport(), Qt::LeftButton, {},
+                    classes->visualItemRect(classes->item(0, 0)).center());
   d().click("drawArea");
   const QPoint c = w().view().rect().center() - QPoint(160, 0);
-  for (const QPoint& at : {c, c + QPoint(40, 0), c + QPoint(40, 30), c + QPoint(0, 30)}) QTest::mouseClick(&w().view(), Qt::LeftButton, {}, at);
+  for (const QPoint& at : {c, c + QPoint(40, 0), c + QPoint(40, 30), c + QPoint(0, 30)})
+    QTest::mouseClick(&w().view(), Qt::LeftButton, {}, at);
   QTest::keyClick(&w().view(), Qt::Key_Return);
   ASSERT_EQ(s().training.size(), 1u);
   EXPECT_EQ(s().training[0].code, 1);
@@ -222,7 +237,8 @@ TEST_F(Window, TheLabellingDeskHidesTheMapAndObeysItsKeys) {
   makeMap();
   d().stage(4);
   d().press("planCount", "3");
-  d().until([&] { return d().find<QLabel>("planned")->text().startsWith("27 points"); }, "the plan");
+  d().until([&] { return d().find<QLabel>("planned")->text().startsWith("27 points"); },
+            "the plan");
   d().make("primary", "the points");
   d().stage(5);
   d().click("primary");
@@ -230,7 +246,8 @@ TEST_F(Window, TheLabellingDeskHidesTheMapAndObeysItsKeys) {
   d().settle();
   auto& sheet = w().labelling();
   auto& l = w().book().labelling();
-  for (auto* view : sheet.findChildren<MapView*>()) EXPECT_EQ(view->front().kind, Picture::Kind::Composite);
+  for (auto* view : sheet.findChildren<MapView*>())
+    EXPECT_EQ(view->front().kind, Picture::Kind::Composite);
   EXPECT_TRUE(w().view().isHidden() || !w().view().isVisible());
   const int first = l.current().id;
   QTest::keyClick(&sheet, Qt::Key_Space);
@@ -263,7 +280,8 @@ TEST_F(Window, PanZoomFitCurtainAndPeek) {
   const double scale = v.unitsPerPixel();
   const QPointF at(200, 150);
   const Place under = v.toMap(at);
-  QWheelEvent wheel(at, v.mapToGlobal(at), {}, QPoint(0, 240), Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase, false);
+  QWheelEvent wheel(at, v.mapToGlobal(at), {}, QPoint(0, 240), Qt::NoButton, Qt::NoModifier,
+                    Qt::NoScrollPhase, false);
   QCoreApplication::sendEvent(&v, &wheel);
   EXPECT_LT(v.unitsPerPixel(), scale);
   EXPECT_NEAR(v.toMap(at).x, under.x, 1e-6);  // the place under the pointer stays
@@ -309,17 +327,20 @@ TEST_F(Window, BadInputIsSaidInPlaceAndChangesNothing) {
   fs::copy_file(whole, folder_ / "cut.tif");
   fs::resize_file(folder_ / "cut.tif", fs::file_size(folder_ / "cut.tif") / 3);
   w().bench().bringIn({q((folder_ / "cut.tif").string())}, false);
-  EXPECT_TRUE(said().contains("damaged") || said().contains("is not a raster")) << said().toStdString();
+  EXPECT_TRUE(said().contains("damaged") || said().contains("is not a raster"))
+      << said().toStdString();
   EXPECT_EQ(s().scenes.size(), scenes);
   d().press("nodata", "zero");
   QTest::keyClick(d().find<QLineEdit>("nodata"), Qt::Key_Return);
   EXPECT_TRUE(said().contains("not a number"));
   d().stage(3);  // no training yet: the desk says where it is made
   bool offered = false;
-  for (auto* b : w().findChildren<QPushButton*>()) offered = offered || (b->isVisible() && b->text() == "Go to training");
+  for (auto* b : w().findChildren<QPushButton*>())
+    offered = offered || (b->isVisible() && b->text() == "Go to training");
   EXPECT_TRUE(offered);
   d().stage(2);
-  w().training().importFrom(q((s().folder() / "outlines/outlines.gpkg").string()) + ":training", "class", "", "");
+  w().training().importFrom(q((s().folder() / "outlines/outlines.gpkg").string()) + ":training",
+                            "class", "", "");
   EXPECT_TRUE(said().contains("is not a class code")) << said().toStdString();
   EXPECT_TRUE(s().training.empty());
 }
@@ -337,7 +358,8 @@ TEST_F(Window, AClassWithTooFewPixelsIsNamed) {
   w().bench().setTraining(areas, s().trainingCrs, "Tiny");
   d().stage(3);
   d().click("primary");
-  d().until([&] { return !w().bench().jobs().busy() && said().contains("too few"); }, "the sentence");
+  d().until([&] { return !w().bench().jobs().busy() && said().contains("too few"); },
+            "the sentence");
   EXPECT_TRUE(said().contains("Osier bed"));
   EXPECT_EQ(d().products(), 0u);
 }
@@ -359,10 +381,14 @@ TEST_F(Window, AFolderAndAFileAreBroughtInAndAnEmptyEdgeIsSetAside) {
 TEST_F(Window, AJobShowsProgressAndCanBeCancelled) {
   d().stage(0);
   bool finished = false;
-  w().bench().background("Long work", [](const Progress& p) {
-    for (double share = 0;; share = std::min(0.99, share + 1e-6)) p.at(share);
-  }, [&] { finished = true; });
-  d().until([&] { return d().find<QLabel>("jobText")->text().startsWith("Long work"); }, "the job line");
+  w().bench().background(
+      "Long work",
+      [](const Progress& p) {
+        for (double share = 0;; share = std::min(0.99, share + 1e-6)) p.at(share);
+      },
+      [&] { finished = true; });
+  d().until([&] { return d().find<QLabel>("jobText")->text().startsWith("Long work"); },
+            "the job line");
   d().until([&] { return w().trail().stations()[0].state == Trail::State::Busy; }, "the busy mark");
   d().click("cancelJob");
   d().until([&] { return !w().bench().jobs().busy(); }, "the end");
@@ -413,7 +439,9 @@ TEST(EmptyWindow, FilesStartAStudyOfTheirOwn) {
 
 TEST(Looks, ContrastHolds) {
   const auto luminance = [](const QColor& c) {
-    const auto part = [](double v) { return v <= 0.03928 ? v / 12.92 : std::pow((v + 0.055) / 1.055, 2.4); };
+    const auto part = [](double v) {
+      return v <= 0.03928 ? v / 12.92 : std::pow((v + 0.055) / 1.055, 2.4);
+    };
     return 0.2126 * part(c.redF()) + 0.7152 * part(c.greenF()) + 0.0722 * part(c.blueF());
   };
   const auto contrast = [&](const QColor& a, const QColor& b) {

@@ -24,20 +24,29 @@ struct Ran {
 class Zpatch : public ::testing::Test {
  protected:
   Ran run(const std::string& arguments) {
-    const std::string call = prefix_ + std::string(ZPATCH) + " " + arguments + " > '" + (logs_ / "out").string() + "' 2> '" + (logs_ / "err").string() + "'";
+    const std::string call = prefix_ + std::string(ZPATCH) + " " + arguments + " > '" +
+                             (logs_ / "out").string() + "' 2> '" + (logs_ / "err").string() + "'";
     const int status = std::system(("cd '" + folder_.path().string() + "' && " + call).c_str());
-    return {WIFEXITED(status) ? WEXITSTATUS(status) : -1, textOf(logs_ / "out"), textOf(logs_ / "err")};
+    return {WIFEXITED(status) ? WEXITSTATUS(status) : -1, textOf(logs_ / "out"),
+            textOf(logs_ / "err")};
   }
 
   void SetUp() override {
     const Grid g = metricGrid(60, 40);
     std::vector<std::vector<float>> bands(3, std::vector<float>(g.pixels()));
     for (size_t i = 0; i < g.pixels(); ++i)
-      for (size_t b = 0; b < 3; ++b) bands[b][i] = static_cast<float>((i % 60 < 30 ? 0.1 : 0.5) + 0.05 * unit(mix(i, b)));
+      for (size_t b = 0; b < 3; ++b)
+        bands[b][i] = static_cast<float>((i % 60 < 30 ? 0.1 : 0.5) + 0.05 * unit(mix(i, b)));
     bands[0][0] = -9999;
     writeFloats(folder_ / "s.tif", g, bands, {"red", "nir", "green"}, -9999);
-    const auto box = [](double x, double y, double w) { return Ring{{500000 + x, 5000000 - y}, {500000 + x + w, 5000000 - y}, {500000 + x + w, 5000000 - y - w}, {500000 + x, 5000000 - y - w}}; };
-    writeAreas(folder_ / "t.gpkg", {{1, "Left side", box(20, 20, 120)}, {2, "Right side", box(400, 100, 120)}});
+    const auto box = [](double x, double y, double w) {
+      return Ring{{500000 + x, 5000000 - y},
+                  {500000 + x + w, 5000000 - y},
+                  {500000 + x + w, 5000000 - y - w},
+                  {500000 + x, 5000000 - y - w}};
+    };
+    writeAreas(folder_ / "t.gpkg",
+               {{1, "Left side", box(20, 20, 120)}, {2, "Right side", box(400, 100, 120)}});
   }
 
   Folder folder_, logs_;
@@ -65,7 +74,8 @@ TEST_F(Zpatch, IndexAndItsRefusals) {
   EXPECT_EQ(run("index s.tif --index vegetation --out v.tif").code, 1);  // it exists
   EXPECT_EQ(run("index s.tif --index vegetation --out v.tif --replace").code, 0);
   const std::string before = textOf(folder_ / "s.tif");
-  EXPECT_EQ(run("index s.tif --index vegetation --out s.tif --replace").code, 1);  // it is the input
+  EXPECT_EQ(run("index s.tif --index vegetation --out s.tif --replace").code,
+            1);  // it is the input
   EXPECT_EQ(textOf(folder_ / "s.tif"), before);
   EXPECT_EQ(run("index s.tif --index vegetation --out no/v.tif").code, 1);
   const Ran missing = run("index s.tif --index built-up --out b.tif --json");
@@ -74,7 +84,8 @@ TEST_F(Zpatch, IndexAndItsRefusals) {
   EXPECT_NE(missing.err.find("has no swir16 band"), std::string::npos) << missing.err;
   const Ran wrong = run("index s.tif --formula 'nir + grean' --out w.tif");
   EXPECT_EQ(wrong.code, 1);
-  EXPECT_NE(wrong.err.find("Did you mean “green”? (at character 7"), std::string::npos) << wrong.err;
+  EXPECT_NE(wrong.err.find("Did you mean “green”? (at character 7"), std::string::npos)
+      << wrong.err;
   EXPECT_FALSE(fs::exists(folder_ / "w.tif"));
   EXPECT_EQ(run("index s.tif --out x.tif").code, 2);
   EXPECT_EQ(run("index s.tif --index vegetation").code, 2);
@@ -85,7 +96,9 @@ TEST_F(Zpatch, IndexAndItsRefusals) {
 
 TEST_F(Zpatch, ThresholdWithPolygonsAllOrNothing) {
   ASSERT_EQ(run("index s.tif --formula nir --out n.tif").code, 0);
-  const Ran r = run("threshold n.tif --at 0.3 --names 'low,high' --out c.tif --polygons p.gpkg --keep high --json");
+  const Ran r =
+      run("threshold n.tif --at 0.3 --names 'low,high' --out c.tif --polygons p.gpkg --keep high "
+          "--json");
   ASSERT_EQ(r.code, 0) << r.err;
   const Json c = r.json()["classes"];
   EXPECT_EQ(c[1]["name"], "high");
@@ -103,7 +116,8 @@ TEST_F(Zpatch, ThresholdWithPolygonsAllOrNothing) {
 }
 
 TEST_F(Zpatch, SignaturesMapPointsReadingsMatrix) {
-  Ran r = run("signatures s.tif --training t.gpkg --code code --name name --bands 2,3 --out s.json --json");
+  Ran r = run(
+      "signatures s.tif --training t.gpkg --code code --name name --bands 2,3 --out s.json --json");
   ASSERT_EQ(r.code, 0) << r.err;
   EXPECT_EQ(r.json()["bands"], Json({"nir", "green"}));
   EXPECT_EQ(r.json()["classes"][0]["pixels"], 144);
@@ -111,21 +125,29 @@ TEST_F(Zpatch, SignaturesMapPointsReadingsMatrix) {
   EXPECT_GT(r.json()["separability"][0]["jeffries_matusita"], 1.99);
 
   for (const char* method : {"maximum-likelihood", "minimum-distance"}) {
-    r = run(std::string("map s.tif --training t.gpkg --code code --name name --method ") + method + " --out " + method + ".tif --json");
+    r = run(std::string("map s.tif --training t.gpkg --code code --name name --method ") + method +
+            " --out " + method + ".tif --json");
     ASSERT_EQ(r.code, 0) << r.err;
     EXPECT_EQ(r.json()["method"], method);
     EXPECT_EQ(r.json()["training_pixels"], 288);
     EXPECT_EQ(r.json()["classes"][1]["pixels"], 1200);
     EXPECT_EQ(r.json()["classes"][1]["name"], "Right side");
   }
-  r = run("points --plan stratified --over maximum-likelihood.tif --per-class 20 --seed 5 --with-class --out p.gpkg --json");
+  r =
+      run("points --plan stratified --over maximum-likelihood.tif --per-class 20 --seed 5 "
+          "--with-class --out p.gpkg --json");
   ASSERT_EQ(r.code, 0) << r.err;
   EXPECT_EQ(r.json()["points"], 40);
   EXPECT_EQ(r.json()["per_class"][0]["points"], 20);
-  r = run("readings p.gpkg --from maximum-likelihood.tif minimum-distance.tif s.tif:2 --out r.csv --json");
+  r =
+      run("readings p.gpkg --from maximum-likelihood.tif minimum-distance.tif s.tif:2 --out r.csv "
+          "--json");
   ASSERT_EQ(r.code, 0) << r.err;
-  EXPECT_EQ(r.json()["columns"], Json({"id", "code", "class", "maximum-likelihood", "minimum-distance", "s_b2"}));
-  r = run("matrix r.csv --reference code --mapped maximum-likelihood --strata maximum-likelihood.tif --out m.csv --json");
+  EXPECT_EQ(r.json()["columns"],
+            Json({"id", "code", "class", "maximum-likelihood", "minimum-distance", "s_b2"}));
+  r =
+      run("matrix r.csv --reference code --mapped maximum-likelihood --strata "
+          "maximum-likelihood.tif --out m.csv --json");
   ASSERT_EQ(r.code, 0) << r.err;
   EXPECT_EQ(r.json()["overall"], 1.0);
   EXPECT_EQ(r.json()["kappa"], 1.0);
@@ -137,10 +159,13 @@ TEST_F(Zpatch, SignaturesMapPointsReadingsMatrix) {
 TEST_F(Zpatch, PointsRefuseAndRepeat) {
   EXPECT_EQ(run("points --plan random --over s.tif --count 5 --seed 1 --out a.geojson").code, 0);
   EXPECT_EQ(run("points --plan random --over s.tif --count 5 --seed 1 --out b.geojson").code, 0);
-  const Layer a = readLayer((folder_ / "a.geojson").string()), b = readLayer((folder_ / "b.geojson").string());
+  const Layer a = readLayer((folder_ / "a.geojson").string()),
+              b = readLayer((folder_ / "b.geojson").string());
   EXPECT_EQ(a.shapes[3].points[0].x, b.shapes[3].points[0].x);
   EXPECT_EQ(a.table.columns, std::vector<std::string>{"id"});
-  EXPECT_EQ(run("points --plan random --over s.tif --count 5 --apart 4000 --seed 1 --out c.gpkg").code, 1);
+  EXPECT_EQ(
+      run("points --plan random --over s.tif --count 5 --apart 4000 --seed 1 --out c.gpkg").code,
+      1);
   EXPECT_EQ(run("points --plan random --over s.tif --seed 1 --out c.gpkg").code, 2);
   EXPECT_EQ(run("points --plan grid --over s.tif --seed 1 --out c.gpkg").code, 2);
   EXPECT_EQ(run("points --plan random --over s.tif --count 5 --seed 1 --out c.xyz").code, 1);
@@ -150,14 +175,21 @@ TEST_F(Zpatch, PointsRefuseAndRepeat) {
 TEST_F(Zpatch, BadInputIsOneSentenceAndChangesNothing) {
   std::ofstream(folder_ / "no.tif") << "text";
   const auto names = folder_.names();
-  for (const char* call : {"look no.tif", "look missing.tif", "areas no.tif", "index no.tif --formula 1 --out o.tif", "map s.tif --training t.gpkg --code kode --method maximum-likelihood --out o.tif",
-                                                      "map s.tif --training t.gpkg --code code --method minimum-distance --bands 9 --out o.tif", "readings s.tif --from s.tif", "matrix t.gpkg --reference x --mapped code"}) {
+  for (const char* call :
+       {"look no.tif", "look missing.tif", "areas no.tif", "index no.tif --formula 1 --out o.tif",
+        "map s.tif --training t.gpkg --code kode --method maximum-likelihood --out o.tif",
+        "map s.tif --training t.gpkg --code code --method minimum-distance --bands 9 --out o.tif",
+        "readings s.tif --from s.tif", "matrix t.gpkg --reference x --mapped code"}) {
     const Ran r = run(std::string(call) + " --json");
     EXPECT_EQ(r.code, 1) << call;
     EXPECT_TRUE(r.out.empty()) << call;
     EXPECT_EQ(std::count(r.err.begin(), r.err.end(), '\n'), 1) << call << ": " << r.err;
   }
-  for (const char* call : {"map s.tif --training t.gpkg --code code --method forest --out o.tif", "map s.tif --training t.gpkg --code code --method maximum-likelihood --set rejekt=1 --out o.tif", "look s.tif --roles redd=1", "look s.tif --sensor fynch", "index s.tif --index vegetasion --out o.tif"}) {
+  for (const char* call : {"map s.tif --training t.gpkg --code code --method forest --out o.tif",
+                           "map s.tif --training t.gpkg --code code --method maximum-likelihood "
+                           "--set rejekt=1 --out o.tif",
+                           "look s.tif --roles redd=1", "look s.tif --sensor fynch",
+                           "index s.tif --index vegetasion --out o.tif"}) {
     const Ran r = run(std::string(call) + " --json");
     EXPECT_EQ(r.code, 2) << call;
     EXPECT_TRUE(r.out.empty()) << call;
@@ -170,8 +202,13 @@ TEST_F(Zpatch, BadInputIsOneSentenceAndChangesNothing) {
 }
 
 TEST_F(Zpatch, TheResultDoesNotDependOnTheThreads) {
-  ASSERT_EQ(run("map s.tif --training t.gpkg --code code --method maximum-likelihood --out a.tif --threads 1").code, 0);
-  ASSERT_EQ(run("map s.tif --training t.gpkg --code code --method maximum-likelihood --out b.tif").code, 0);
+  ASSERT_EQ(run("map s.tif --training t.gpkg --code code --method maximum-likelihood --out a.tif "
+                "--threads 1")
+                .code,
+            0);
+  ASSERT_EQ(
+      run("map s.tif --training t.gpkg --code code --method maximum-likelihood --out b.tif").code,
+      0);
   EXPECT_EQ(textOf(folder_ / "a.tif"), textOf(folder_ / "b.tif"));
 }
 
@@ -185,7 +222,8 @@ TEST_F(Zpatch, AnInterruptLeavesNothingBehind) {
     RasterWriter writer(folder_ / "big.tif", spec);
     std::vector<float> rows(6000 * 250);
     for (int y = 0; y < 5000; y += 250) {
-      for (size_t i = 0; i < rows.size(); ++i) rows[i] = static_cast<float>(unit(mix(i, static_cast<uint64_t>(y))));
+      for (size_t i = 0; i < rows.size(); ++i)
+        rows[i] = static_cast<float>(unit(mix(i, static_cast<uint64_t>(y))));
       writer.write(1, {0, y, 6000, 250}, rows);
     }
     writer.finish();
@@ -195,10 +233,12 @@ TEST_F(Zpatch, AnInterruptLeavesNothingBehind) {
   if (child == 0) {
     if (chdir(folder_.path().c_str()) != 0) _exit(9);
     if (freopen("/dev/null", "w", stderr) == nullptr) _exit(9);
-    execl(ZPATCH, ZPATCH, "index", "big.tif", "--formula", "nir ^ 0.3 + exp(nir)", "--out", "o.tif", nullptr);
+    execl(ZPATCH, ZPATCH, "index", "big.tif", "--formula", "nir ^ 0.3 + exp(nir)", "--out", "o.tif",
+          nullptr);
     _exit(9);
   }
-  while (folder_.names() == names && waitpid(child, nullptr, WNOHANG) == 0) std::this_thread::yield();
+  while (folder_.names() == names && waitpid(child, nullptr, WNOHANG) == 0)
+    std::this_thread::yield();
   kill(child, SIGTERM);
   int status = 0;
   waitpid(child, &status, 0);

@@ -14,14 +14,16 @@ std::vector<MapAndReference> pairsOf(const std::vector<std::vector<int>>& counts
   std::vector<MapAndReference> pairs;
   for (size_t i = 0; i < counts.size(); ++i)
     for (size_t j = 0; j < counts.size(); ++j)
-      for (int n = 0; n < counts[i][j]; ++n) pairs.push_back({static_cast<int>(i) + 1, static_cast<int>(j) + 1});
+      for (int n = 0; n < counts[i][j]; ++n)
+        pairs.push_back({static_cast<int>(i) + 1, static_cast<int>(j) + 1});
   return pairs;
 }
 
 // The error matrix of Congalton (1991), A review of assessing the accuracy of classifications of
 // remotely sensed data, Remote Sensing of Environment 37, table 1: rows classified, columns
 // reference; overall 321/434 = 74 %; producer's 87, 75, 77, 66 %; user's 57, 79, 85, 79 %.
-const std::vector<std::vector<int>> kCongalton{{65, 4, 22, 24}, {6, 81, 5, 8}, {0, 11, 85, 19}, {4, 7, 3, 90}};
+const std::vector<std::vector<int>> kCongalton{
+    {65, 4, 22, 24}, {6, 81, 5, 8}, {0, 11, 85, 19}, {4, 7, 3, 90}};
 
 TEST(ConfusionMatrix, APublishedMatrix) {
   const auto m = confusionMatrix(pairsOf(kCongalton));
@@ -33,7 +35,8 @@ TEST(ConfusionMatrix, APublishedMatrix) {
     EXPECT_NEAR(m.producers(i).value, producers[i], 0.006) << i;
     EXPECT_NEAR(m.users(i).value, users[i], 0.006) << i;
   }
-  // Kappa of that matrix: (434 · 321 − Σ) / (434² − Σ) with Σ = 115·75 + 100·103 + 115·115 + 104·141.
+  // Kappa of that matrix: (434 · 321 − Σ) / (434² − Σ) with Σ = 115·75 + 100·103 + 115·115 +
+  // 104·141.
   const double sum = 115.0 * 75 + 100.0 * 103 + 115.0 * 115 + 104.0 * 141;
   EXPECT_NEAR(m.kappa().value, (434.0 * 321 - sum) / (434.0 * 434 - sum), 1e-12);
   EXPECT_NEAR(m.kappa().value, 0.65, 0.005);
@@ -56,9 +59,14 @@ TEST(ConfusionMatrix, KappaIntervalAgreesWithResampling) {
 }
 
 TEST(ConfusionMatrix, WilsonKnownAnswers) {
-  // Newcombe (1998), Two-sided confidence intervals for the single proportion, Statistics in Medicine
-  // 17, table I, method 3: 81/263 → 0.2553, 0.3662; 15/148 → 0.0624, 0.1605; 0/20 → 0, 0.1611; 1/29 → 0.0061, 0.1718.
-  const struct { size_t r, n; double low, high; } cases[] = {{81, 263, .2553, .3662}, {15, 148, .0624, .1605}, {0, 20, 0, .1611}, {1, 29, .0061, .1718}};
+  // Newcombe (1998), Two-sided confidence intervals for the single proportion, Statistics in
+  // Medicine 17, table I, method 3: 81/263 → 0.2553, 0.3662; 15/148 → 0.0624, 0.1605; 0/20 → 0,
+  // 0.1611; 1/29 → 0.0061, 0.1718.
+  const struct {
+    size_t r, n;
+    double low, high;
+  } cases[] = {
+      {81, 263, .2553, .3662}, {15, 148, .0624, .1605}, {0, 20, 0, .1611}, {1, 29, .0061, .1718}};
   for (const auto& c : cases) {
     const Estimate e = wilson(c.r, c.n);
     EXPECT_NEAR(e.low, c.low, 5e-5);
@@ -74,7 +82,10 @@ TEST(ConfusionMatrix, EmptySidesAreCountedAndClassesAreTheUnion) {
   EXPECT_EQ(m.counts[0][1], 1u);
   EXPECT_TRUE(std::isnan(m.users(1).value));  // nothing is mapped as 10
   EXPECT_EQ(m.producers(1).value, 0);
-  EXPECT_NE(sentenceOf([] { confusionMatrix({{0, 1}}); }).find("label some points first"), std::string::npos);
+  EXPECT_NE(sentenceOf([] {
+              confusionMatrix({{0, 1}});
+            }).find("label some points first"),
+            std::string::npos);
   EXPECT_TRUE(std::isnan(confusionMatrix({{1, 1}, {1, 1}}).kappa().value));
 }
 
@@ -84,7 +95,8 @@ TEST(ConfusionMatrix, FromATable) {
   EXPECT_EQ(m.total(), 3u);
   EXPECT_EQ(m.skipped, 1u);
   t.rows.push_back({"wood", "2"});
-  EXPECT_NE(sentenceOf([&] { pairsFrom(t, "m", "r"); }).find("row 5, column “m”"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { pairsFrom(t, "m", "r"); }).find("row 5, column “m”"),
+            std::string::npos);
 }
 
 TEST(ConfusionMatrix, CsvSaysWhatRowsAndColumnsAre) {
@@ -96,12 +108,14 @@ TEST(ConfusionMatrix, CsvSaysWhatRowsAndColumnsAre) {
 }
 
 TEST(StratifiedEstimate, APublishedExample) {
-  // Olofsson et al. (2014), Good practices for estimating area and assessing accuracy of land change,
-  // Remote Sensing of Environment 148, section 5: deforestation, forest gain, stable forest, stable
-  // non-forest; mapped 200 000, 150 000, 3 200 000, 6 450 000 pixels of 30 m.
-  const auto m = confusionMatrix(pairsOf({{66, 0, 5, 4}, {0, 55, 8, 12}, {1, 0, 153, 11}, {2, 1, 9, 313}}));
+  // Olofsson et al. (2014), Good practices for estimating area and assessing accuracy of land
+  // change, Remote Sensing of Environment 148, section 5: deforestation, forest gain, stable
+  // forest, stable non-forest; mapped 200 000, 150 000, 3 200 000, 6 450 000 pixels of 30 m.
+  const auto m =
+      confusionMatrix(pairsOf({{66, 0, 5, 4}, {0, 55, 8, 12}, {1, 0, 153, 11}, {2, 1, 9, 313}}));
   const double ha = 0.09;
-  const auto e = stratifiedEstimate(m, {{1, 200000 * ha}, {2, 150000 * ha}, {3, 3200000 * ha}, {4, 6450000 * ha}});
+  const auto e = stratifiedEstimate(
+      m, {{1, 200000 * ha}, {2, 150000 * ha}, {3, 3200000 * ha}, {4, 6450000 * ha}});
   EXPECT_NEAR(e.overall.value, 0.95, 0.005);
   EXPECT_NEAR((e.overall.high - e.overall.low) / 2, 0.02, 0.005);
   EXPECT_NEAR(e.area[0].value, 21158, 30);
@@ -113,7 +127,10 @@ TEST(StratifiedEstimate, APublishedExample) {
   EXPECT_NEAR(e.producers[0].value, 0.75, 0.005);
   EXPECT_NEAR((e.producers[0].high - e.producers[0].low) / 2, 0.21, 0.01);
   EXPECT_NEAR(e.producers[1].value, 0.85, 0.005);
-  EXPECT_NE(sentenceOf([&] { stratifiedEstimate(m, {{1, 1.0}, {2, 1.0}, {3, 1.0}, {4, 1.0}, {5, 1.0}}); }).find("Class 5"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              stratifiedEstimate(m, {{1, 1.0}, {2, 1.0}, {3, 1.0}, {4, 1.0}, {5, 1.0}});
+            }).find("Class 5"),
+            std::string::npos);
 }
 
 std::vector<ValidationPoint> tenPoints() {

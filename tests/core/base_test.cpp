@@ -12,7 +12,9 @@ namespace {
 using testing::Folder;
 using testing::sentenceOf;
 
-void put(const std::filesystem::path& file, const std::string& text) { std::ofstream(file) << text; }
+void put(const std::filesystem::path& file, const std::string& text) {
+  std::ofstream(file) << text;
+}
 
 TEST(Outputs, AppearTogetherOrNotAtAll) {
   Folder folder;
@@ -33,9 +35,14 @@ TEST(Outputs, AppearTogetherOrNotAtAll) {
 TEST(Outputs, RefuseWhatWouldBeLost) {
   Folder folder;
   put(folder / "here", "old");
-  EXPECT_NE(sentenceOf([&] { Outputs(false).add(folder / "here"); }).find("exists already"), std::string::npos);
-  EXPECT_NE(sentenceOf([&] { Outputs(true).add(folder / "here", {folder / "here"}); }).find("is an input too"), std::string::npos);
-  EXPECT_NE(sentenceOf([&] { Outputs(true).add(folder / "no/x"); }).find("does not exist"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { Outputs(false).add(folder / "here"); }).find("exists already"),
+            std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              Outputs(true).add(folder / "here", {folder / "here"});
+            }).find("is an input too"),
+            std::string::npos);
+  EXPECT_NE(sentenceOf([&] { Outputs(true).add(folder / "no/x"); }).find("does not exist"),
+            std::string::npos);
   Outputs twice(true);
   twice.add(folder / "x");
   EXPECT_NE(sentenceOf([&] { twice.add(folder / "x"); }).find("named twice"), std::string::npos);
@@ -100,11 +107,18 @@ TEST(Json, NamesLineAndColumn) {
 
 TEST(Json, RefusesDepthFormatAndNewerVersions) {
   Folder folder;
-  EXPECT_NE(sentenceOf([] { parseJson(std::string(100, '[') + std::string(100, ']'), "deep"); }).find("nested deeper"), std::string::npos);
+  EXPECT_NE(sentenceOf([] {
+              parseJson(std::string(100, '[') + std::string(100, ']'), "deep");
+            }).find("nested deeper"),
+            std::string::npos);
   put(folder / "f.json", R"({"format": "other", "version": 1})");
-  EXPECT_NE(sentenceOf([&] { readJson(folder / "f.json", "zany-patch-legend"); }).find("is not a zany-patch-legend"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              readJson(folder / "f.json", "zany-patch-legend");
+            }).find("is not a zany-patch-legend"),
+            std::string::npos);
   put(folder / "f.json", R"({"format": "zany-patch-legend", "version": 9})");
-  EXPECT_NE(sentenceOf([&] { readJson(folder / "f.json", "zany-patch-legend"); }).find("newer"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { readJson(folder / "f.json", "zany-patch-legend"); }).find("newer"),
+            std::string::npos);
 }
 
 TEST(Random, BelowIsEven) {

@@ -1,8 +1,9 @@
+#include "index/formula.h"
+
 #include <cmath>
 #include <limits>
 
 #include "base/random.h"
-#include "index/formula.h"
 #include "index/formula_kernel.h"
 #include "index/index_book.h"
 #include "support/rasters.h"
@@ -27,26 +28,79 @@ float valueOf(const std::string& text, float red = 0.1f, float nir = 0.5f) {
 }
 
 TEST(Formula, ByHand) {
-  const std::pair<const char*, float> cases[] = {
-      {"1 + 2 * 3", 7}, {"(1 + 2) * 3", 9}, {"-2^2", -4}, {"(-2)^2", 4}, {"2^3^2", 512}, {"2^-1", 0.5f},
-      {"8 / 4 / 2", 1}, {"8 - 4 - 2", 2}, {"--3", 3}, {"+3", 3}, {"2 * -3", -6}, {".5 + 1.", 1.5f}, {"1e-2 * 100", 1},
-      {"1 < 2", 1}, {"2 <= 2", 1}, {"3 > 4", 0}, {"3 >= 4", 0}, {"2 = 2", 1}, {"2 <> 2", 0},
-      {"1 < 2 and 2 < 3", 1}, {"1 > 2 or 2 > 3", 0}, {"not 0", 1}, {"not 1 or 1", 1}, {"not (1 or 1)", 0},
-      {"when 1 then 5 else 6", 5}, {"when 0 then 5 else when 1 then 7 else 8", 7},
-      {"min(3, 1, 2)", 1}, {"max(3, 1, 2)", 3}, {"abs(-4)", 4}, {"sqrt(9)", 3}, {"log10(1000)", 3}, {"exp(0)", 1},
-      {"ndiff(3, 1)", 0.5f}, {"nir", 0.5f}, {"(nir - red) / (nir + red)", 2.0f / 3}, {"ndiff(nir, red)", 2.0f / 3},
-      {"when nir > red then nir else red", 0.5f}};
+  const std::pair<const char*, float> cases[] = {{"1 + 2 * 3", 7},
+                                                 {"(1 + 2) * 3", 9},
+                                                 {"-2^2", -4},
+                                                 {"(-2)^2", 4},
+                                                 {"2^3^2", 512},
+                                                 {"2^-1", 0.5f},
+                                                 {"8 / 4 / 2", 1},
+                                                 {"8 - 4 - 2", 2},
+                                                 {"--3", 3},
+                                                 {"+3", 3},
+                                                 {"2 * -3", -6},
+                                                 {".5 + 1.", 1.5f},
+                                                 {"1e-2 * 100", 1},
+                                                 {"1 < 2", 1},
+                                                 {"2 <= 2", 1},
+                                                 {"3 > 4", 0},
+                                                 {"3 >= 4", 0},
+                                                 {"2 = 2", 1},
+                                                 {"2 <> 2", 0},
+                                                 {"1 < 2 and 2 < 3", 1},
+                                                 {"1 > 2 or 2 > 3", 0},
+                                                 {"not 0", 1},
+                                                 {"not 1 or 1", 1},
+                                                 {"not (1 or 1)", 0},
+                                                 {"when 1 then 5 else 6", 5},
+                                                 {"when 0 then 5 else when 1 then 7 else 8", 7},
+                                                 {"min(3, 1, 2)", 1},
+                                                 {"max(3, 1, 2)", 3},
+                                                 {"abs(-4)", 4},
+                                                 {"sqrt(9)", 3},
+                                                 {"log10(1000)", 3},
+                                                 {"exp(0)", 1},
+                                                 {"ndiff(3, 1)", 0.5f},
+                                                 {"nir", 0.5f},
+                                                 {"(nir - red) / (nir + red)", 2.0f / 3},
+                                                 {"ndiff(nir, red)", 2.0f / 3},
+                                                 {"when nir > red then nir else red", 0.5f}};
   for (const auto& [text, want] : cases) EXPECT_NEAR(valueOf(text), want, 1e-6) << text;
 }
 
 TEST(Formula, WhatIsNotFiniteIsNoData) {
-  for (const char* text : {"1 / 0", "0 / 0", "1 / (nir - nir)", "min(1 / 0, 5)", "sqrt(-1)", "log10(0)", "log10(-1)", "exp(1000)", "10^39", "3e38 * 10", "ndiff(1, -1)", "(0-8)^0.5"})
+  for (const char* text :
+       {"1 / 0", "0 / 0", "1 / (nir - nir)", "min(1 / 0, 5)", "sqrt(-1)", "log10(0)", "log10(-1)",
+        "exp(1000)", "10^39", "3e38 * 10", "ndiff(1, -1)", "(0-8)^0.5"})
     EXPECT_TRUE(std::isnan(valueOf(text))) << text;
 }
 
 TEST(Formula, NoDataInEveryOperation) {
-  for (const char* text : {"nir + 1", "1 - nir", "nir * 0", "nir / 2", "nir ^ 0", "1 ^ nir", "-nir", "nir < 1", "nir <= 1", "nir > 1", "nir >= 1", "nir = 1", "nir <> 1",
-                           "nir and 0", "nir or 1", "not nir", "when nir then 1 else 2", "min(nir, 1)", "max(1, nir)", "abs(nir)", "sqrt(nir)", "log10(nir)", "exp(nir)", "ndiff(nir, 1)", "when 1 then nir else 2"})
+  for (const char* text : {"nir + 1",
+                           "1 - nir",
+                           "nir * 0",
+                           "nir / 2",
+                           "nir ^ 0",
+                           "1 ^ nir",
+                           "-nir",
+                           "nir < 1",
+                           "nir <= 1",
+                           "nir > 1",
+                           "nir >= 1",
+                           "nir = 1",
+                           "nir <> 1",
+                           "nir and 0",
+                           "nir or 1",
+                           "not nir",
+                           "when nir then 1 else 2",
+                           "min(nir, 1)",
+                           "max(1, nir)",
+                           "abs(nir)",
+                           "sqrt(nir)",
+                           "log10(nir)",
+                           "exp(nir)",
+                           "ndiff(nir, 1)",
+                           "when 1 then nir else 2"})
     EXPECT_TRUE(std::isnan(valueOf(text, 0.1f, kNan))) << text;
   EXPECT_EQ(valueOf("when 1 then 3 else nir", 0.1f, kNan), 3);  // only the taken branch counts
   EXPECT_EQ(valueOf("when red > 1 then nir else 4", 0.1f, kNan), 4);
@@ -59,30 +113,54 @@ struct Wrong {
 };
 
 TEST(Formula, ErrorsNameTheirPlace) {
-  const Wrong cases[] = {
-      {"", 0, "empty"}, {"   ", 0, "empty"}, {"1 +", 3, "too early"}, {"(1 + 2", 6, "closing parenthesis"}, {"1 + 2)", 5, "no opening"},
-      {"redd + 1", 0, "Did you mean “red”?"}, {"1 + nyr", 4, "Did you mean “nir”?"}, {"sqr(4)", 0, "Did you mean “sqrt”?"},
-      {"1 2", 2, "does not belong"}, {"nir red", 4, "sign missing"}, {"1 < 2 < 3", 6, "not chained"}, {"when 1 then 2", 13, "else"}, {"when 1 else 2", 7, "then"},
-      {"min(1)", 0, "takes 2 to 16"}, {"abs(1, 2)", 0, "takes 1 value"}, {"ndiff(1)", 0, "takes 2 values"}, {"sqrt 4", 5, "parentheses"},
-      {"1 + * 2", 4, "does not belong"}, {"1 ÷ 2", 2, "÷"}, {"nir & red", 4, "&"}, {"1e99", 0, "too large"}, {"and", 0, "does not belong"}};
+  const Wrong cases[] = {{"", 0, "empty"},
+                         {"   ", 0, "empty"},
+                         {"1 +", 3, "too early"},
+                         {"(1 + 2", 6, "closing parenthesis"},
+                         {"1 + 2)", 5, "no opening"},
+                         {"redd + 1", 0, "Did you mean “red”?"},
+                         {"1 + nyr", 4, "Did you mean “nir”?"},
+                         {"sqr(4)", 0, "Did you mean “sqrt”?"},
+                         {"1 2", 2, "does not belong"},
+                         {"nir red", 4, "sign missing"},
+                         {"1 < 2 < 3", 6, "not chained"},
+                         {"when 1 then 2", 13, "else"},
+                         {"when 1 else 2", 7, "then"},
+                         {"min(1)", 0, "takes 2 to 16"},
+                         {"abs(1, 2)", 0, "takes 1 value"},
+                         {"ndiff(1)", 0, "takes 2 values"},
+                         {"sqrt 4", 5, "parentheses"},
+                         {"1 + * 2", 4, "does not belong"},
+                         {"1 ÷ 2", 2, "÷"},
+                         {"nir & red", 4, "&"},
+                         {"1e99", 0, "too large"},
+                         {"and", 0, "does not belong"}};
   for (const auto& c : cases) {
     try {
       parseFormula(c.text, kRoles);
       ADD_FAILURE() << c.text << " was taken";
     } catch (const FormulaError& e) {
       EXPECT_EQ(e.at, c.at) << c.text << ": " << e.what();
-      EXPECT_NE(std::string(e.what()).find(c.part), std::string::npos) << c.text << ": " << e.what();
+      EXPECT_NE(std::string(e.what()).find(c.part), std::string::npos)
+          << c.text << ": " << e.what();
     }
   }
 }
 
 TEST(Formula, HugeAndDeepOnesAreRefused) {
-  EXPECT_NE(sentenceOf([] { parseFormula(std::string(5000, '1'), kRoles); }).find("longer than"), std::string::npos);
-  EXPECT_NE(sentenceOf([] { parseFormula(std::string(1500, '(') + "1" + std::string(1500, ')'), kRoles); }).find("nested deeper"), std::string::npos);
-  EXPECT_NE(sentenceOf([] { parseFormula(std::string(3900, '-') + "1", kRoles); }).find("nested deeper"), std::string::npos);
+  EXPECT_NE(sentenceOf([] { parseFormula(std::string(5000, '1'), kRoles); }).find("longer than"),
+            std::string::npos);
+  EXPECT_NE(sentenceOf([] {
+              parseFormula(std::string(1500, '(') + "1" + std::string(1500, ')'), kRoles);
+            }).find("nested deeper"),
+            std::string::npos);
+  EXPECT_NE(
+      sentenceOf([] { parseFormula(std::string(3900, '-') + "1", kRoles); }).find("nested deeper"),
+      std::string::npos);
   std::string powers = "2";
   for (int i = 0; i < 900; ++i) powers += "^2";
-  EXPECT_NE(sentenceOf([&] { parseFormula(powers, kRoles); }).find("nested deeper"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { parseFormula(powers, kRoles); }).find("nested deeper"),
+            std::string::npos);
   std::string flat = "1";
   for (int i = 0; i < 900; ++i) flat += " + 1";
   EXPECT_NEAR(valueOf(flat), 901, 1e-3);
@@ -90,7 +168,9 @@ TEST(Formula, HugeAndDeepOnesAreRefused) {
 
 TEST(Formula, RandomTextNeverCrashes) {
   Random random(11);
-  const std::vector<std::string> parts{"red", "nir", "1", "(", ")", "+", "-", "^", "when", "then", "else", "and", "not", "min", ",", "<", ".", "e", " ", "\xc3"};
+  const std::vector<std::string> parts{"red", "nir",  "1",    "(",    ")",   "+",   "-",
+                                       "^",   "when", "then", "else", "and", "not", "min",
+                                       ",",   "<",    ".",    "e",    " ",   "\xc3"};
   for (int i = 0; i < 20000; ++i) {
     std::string text;
     for (uint64_t n = random.below(14); n > 0; --n) text += parts[random.below(parts.size())];
@@ -111,17 +191,24 @@ TEST(Formula, BaselineAndV3AgreeToTheBit) {
     a[i] = i % 17 == 0 ? kNan : static_cast<float>(random.between(-1, 1));
     b[i] = i % 23 == 0 ? 0.0f : static_cast<float>(random.between(-1, 1));
   }
-  for (const char* text : {"ndiff(nir, red)", "nir * red + nir / red - 2", "when nir > red and red > 0 then sqrt(nir) else abs(red) ^ 1.7", "min(nir, red, 0.2) - max(nir, 0)"}) {
+  for (const char* text : {"ndiff(nir, red)", "nir * red + nir / red - 2",
+                           "when nir > red and red > 0 then sqrt(nir) else abs(red) ^ 1.7",
+                           "min(nir, red, 0.2) - max(nir, 0)"}) {
     const Formula f = parseFormula(text, kRoles);
-    const float* bands[2] = {f.variables[0] == "nir" ? a.data() : b.data(), f.variables[0] == "nir" ? b.data() : a.data()};
+    const float* bands[2] = {f.variables[0] == "nir" ? a.data() : b.data(),
+                             f.variables[0] == "nir" ? b.data() : a.data()};
     std::vector<float> stack(static_cast<size_t>(f.stack) * kFormulaChunk), x(n), y(n);
     for (size_t from = 0; from < n; from += kFormulaChunk) {
       const size_t count = std::min(kFormulaChunk, n - from);
-      baseline::runFormula(f.steps.data(), f.steps.size(), bands, from, count, stack.data(), x.data());
-      if (__builtin_cpu_supports("avx2")) v3::runFormula(f.steps.data(), f.steps.size(), bands, from, count, stack.data(), y.data());
-      else y = x;
+      baseline::runFormula(f.steps.data(), f.steps.size(), bands, from, count, stack.data(),
+                           x.data());
+      if (__builtin_cpu_supports("avx2"))
+        v3::runFormula(f.steps.data(), f.steps.size(), bands, from, count, stack.data(), y.data());
+      else
+        y = x;
     }
-    for (size_t i = 0; i < n; ++i) EXPECT_TRUE(x[i] == y[i] || (std::isnan(x[i]) && std::isnan(y[i]))) << text << " at " << i;
+    for (size_t i = 0; i < n; ++i)
+      EXPECT_TRUE(x[i] == y[i] || (std::isnan(x[i]) && std::isnan(y[i]))) << text << " at " << i;
   }
 }
 

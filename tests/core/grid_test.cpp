@@ -20,7 +20,8 @@ TEST(Grid, ToMapAndBack) {
 }
 
 TEST(Grid, WindowsCoverEveryPixelOnce) {
-  for (const auto& [bw, bh, budget] : {std::tuple{701, 1, 10000}, {256, 256, 100000}, {256, 256, 1000000}, {64, 64, 1}}) {
+  for (const auto& [bw, bh, budget] :
+       {std::tuple{701, 1, 10000}, {256, 256, 100000}, {256, 256, 1000000}, {64, 64, 1}}) {
     const Grid g = metricGrid(701, 533);
     size_t pixels = 0;
     int lastY = 0;
@@ -93,10 +94,14 @@ TEST(RasterFile, ScaleAndOffset) {
 TEST(RasterFile, BadInputIsSaidInOneSentence) {
   Folder folder;
   std::ofstream(folder / "text.tif") << "not a raster";
-  EXPECT_NE(sentenceOf([&] { RasterFile(folder / "text.tif"); }).find("is not a raster"), std::string::npos);
-  EXPECT_NE(sentenceOf([&] { RasterFile(folder / "none.tif"); }).find("does not exist"), std::string::npos);
-  EXPECT_NE(sentenceOf([&] { RasterFile("/vsicurl/x.tif"); }).find("not a local file"), std::string::npos);
-  EXPECT_NE(sentenceOf([&] { RasterFile("https://a.example/x.tif"); }).find("not a local file"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { RasterFile(folder / "text.tif"); }).find("is not a raster"),
+            std::string::npos);
+  EXPECT_NE(sentenceOf([&] { RasterFile(folder / "none.tif"); }).find("does not exist"),
+            std::string::npos);
+  EXPECT_NE(sentenceOf([&] { RasterFile("/vsicurl/x.tif"); }).find("not a local file"),
+            std::string::npos);
+  EXPECT_NE(sentenceOf([&] { RasterFile("https://a.example/x.tif"); }).find("not a local file"),
+            std::string::npos);
 }
 
 TEST(RasterFile, ATruncatedFileIsFoundOut) {
@@ -106,12 +111,15 @@ TEST(RasterFile, ATruncatedFileIsFoundOut) {
   writeFloats(folder / "t.tif", metricGrid(600, 600), {noise});
   std::filesystem::resize_file(folder / "t.tif", std::filesystem::file_size(folder / "t.tif") / 2);
   const std::string s = sentenceOf([&] { readFloats(folder / "t.tif"); });
-  EXPECT_TRUE(s.find("damaged") != std::string::npos || s.find("is not a raster") != std::string::npos) << s;
+  EXPECT_TRUE(s.find("damaged") != std::string::npos ||
+              s.find("is not a raster") != std::string::npos)
+      << s;
 }
 
 TEST(RasterFile, AVirtualRasterCannotReachTheNetwork) {
   Folder folder;
-  std::ofstream(folder / "v.vrt") << R"(<VRTDataset rasterXSize="2" rasterYSize="2"><VRTRasterBand dataType="Byte" band="1">
+  std::ofstream(folder / "v.vrt")
+      << R"(<VRTDataset rasterXSize="2" rasterYSize="2"><VRTRasterBand dataType="Byte" band="1">
 <SimpleSource><SourceFilename relativeToVRT="0">/vsicurl/http://127.0.0.1:9/x.tif</SourceFilename><SourceBand>1</SourceBand>
 </SimpleSource></VRTRasterBand></VRTDataset>)";
   EXPECT_NE(sentenceOf([&] { RasterFile(folder / "v.vrt"); }), "");
@@ -154,8 +162,14 @@ TEST(ClassMap, CodesAbove255AndClassesWithoutPixels) {
 TEST(Legend, RefusesWrongCodesAndColours) {
   Legend legend;
   legend.addMissing(1, "a");
-  EXPECT_NE(sentenceOf([&] { legend.add({1, "b", {}, "", {}}); }).find("already"), std::string::npos);
-  EXPECT_NE(sentenceOf([&] { legend.add({70000, "b", {}, "", {}}); }).find("1 to 65535"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              legend.add({1, "b", {}, "", {}});
+            }).find("already"),
+            std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              legend.add({70000, "b", {}, "", {}});
+            }).find("1 to 65535"),
+            std::string::npos);
   EXPECT_NE(sentenceOf([] { colourFrom("#12345"); }).find("#rrggbb"), std::string::npos);
   EXPECT_NE(sentenceOf([] { classCode("2.5", "row 1"); }).find("row 1"), std::string::npos);
   EXPECT_EQ(classCode("4.0", ""), 4);

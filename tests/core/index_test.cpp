@@ -1,6 +1,6 @@
-#include <cmath>
-
 #include <oneapi/tbb/global_control.h>
+
+#include <cmath>
 
 #include "base/random.h"
 #include "index/compute_index.h"
@@ -14,7 +14,8 @@ namespace {
 
 using namespace zp::testing;
 
-Scene redNir(const Folder& folder, const Grid& g, const std::vector<float>& red, const std::vector<float>& nir, std::optional<double> nodata = {}) {
+Scene redNir(const Folder& folder, const Grid& g, const std::vector<float>& red,
+             const std::vector<float>& nir, std::optional<double> nodata = {}) {
   writeFloats(folder / "s.tif", g, {red, nir}, {"red", "nir"}, nodata);
   return openScene(folder / "s.tif");
 }
@@ -22,8 +23,10 @@ Scene redNir(const Folder& folder, const Grid& g, const std::vector<float>& red,
 TEST(ComputeIndex, ValuesByHandAndExactStatistics) {
   Folder folder;
   const Grid g = metricGrid(5, 1);
-  const Scene s = redNir(folder, g, {0.1f, 0.2f, 0, -9999, 0.3f}, {0.5f, 0.2f, 0, 0.4f, 0.1f}, -9999);
-  const Statistics st = computeIndex(s, parseFormula("(nir - red) / (nir + red)", s.roles()), "v", folder / "v.tif");
+  const Scene s =
+      redNir(folder, g, {0.1f, 0.2f, 0, -9999, 0.3f}, {0.5f, 0.2f, 0, 0.4f, 0.1f}, -9999);
+  const Statistics st =
+      computeIndex(s, parseFormula("(nir - red) / (nir + red)", s.roles()), "v", folder / "v.tif");
   const auto v = readFloats(folder / "v.tif");
   EXPECT_FLOAT_EQ(v[0], 0.4f / 0.6f);
   EXPECT_FLOAT_EQ(v[1], 0);
@@ -35,7 +38,8 @@ TEST(ComputeIndex, ValuesByHandAndExactStatistics) {
   EXPECT_FLOAT_EQ(static_cast<float>(st.min), -0.5f);
   const double mean = (2.0 / 3 - 0.5) / 3;
   EXPECT_NEAR(st.mean, mean, 1e-7);
-  const double sum = (2.0 / 3 - mean) * (2.0 / 3 - mean) + mean * mean + (-0.5 - mean) * (-0.5 - mean);
+  const double sum =
+      (2.0 / 3 - mean) * (2.0 / 3 - mean) + mean * mean + (-0.5 - mean) * (-0.5 - mean);
   EXPECT_NEAR(st.sd(), std::sqrt(sum / 2), 1e-7);
   EXPECT_EQ(RasterFile(folder / "v.tif").facts(1).nodata, -9999);
 }
@@ -44,7 +48,8 @@ TEST(ComputeIndex, SameBytesWithOneThreadAndWithAll) {
   Folder folder;
   const Grid g = metricGrid(1500, 900);
   std::vector<float> red(g.pixels()), nir(g.pixels());
-  for (size_t i = 0; i < red.size(); ++i) red[i] = static_cast<float>(unit(mix(i))), nir[i] = static_cast<float>(unit(mix(i, 2)));
+  for (size_t i = 0; i < red.size(); ++i)
+    red[i] = static_cast<float>(unit(mix(i))), nir[i] = static_cast<float>(unit(mix(i, 2)));
   const Scene s = redNir(folder, g, red, nir);
   const Formula f = parseFormula("ndiff(nir, red) * 2", s.roles());
   const Statistics all = computeIndex(s, f, "v", folder / "all.tif");
@@ -59,31 +64,41 @@ TEST(ComputeIndex, CutToAnOutlineAndOneThatLiesOutside) {
   Folder folder;
   const Grid g = metricGrid(4, 4);
   const Scene s = redNir(folder, g, std::vector<float>(16, 1), std::vector<float>(16, 3));
-  writeAreas(folder / "in.gpkg", {{1, "a", {{500010, 4999990}, {500030, 4999990}, {500030, 4999970}, {500010, 4999970}}}});
+  writeAreas(
+      folder / "in.gpkg",
+      {{1, "a", {{500010, 4999990}, {500030, 4999990}, {500030, 4999970}, {500010, 4999970}}}});
   const Layer in = readLayer((folder / "in.gpkg").string(), g.crs);
   EXPECT_EQ(computeIndex(s, parseFormula("nir", s.roles()), "n", folder / "n.tif", &in).valid, 4u);
   Layer out = in;
   for (auto& p : out.shapes[0].rings[0]) p.x += 1e5;
-  EXPECT_NE(sentenceOf([&] { computeIndex(s, parseFormula("nir", s.roles()), "n", folder / "o.tif", &out); }).find("outside the scene"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              computeIndex(s, parseFormula("nir", s.roles()), "n", folder / "o.tif", &out);
+            }).find("outside the scene"),
+            std::string::npos);
 }
 
 TEST(ComputeIndex, CancelLeavesNoProduct) {
   Folder folder;
   const Grid g = metricGrid(600, 600);
-  const Scene s = redNir(folder, g, std::vector<float>(g.pixels(), 1), std::vector<float>(g.pixels(), 2));
+  const Scene s =
+      redNir(folder, g, std::vector<float>(g.pixels(), 1), std::vector<float>(g.pixels(), 2));
   const Progress progress;
   progress.cancel();
-  EXPECT_THROW(computeIndex(s, parseFormula("nir", s.roles()), "n", folder / "n.tif", nullptr, progress), Cancelled);
+  EXPECT_THROW(
+      computeIndex(s, parseFormula("nir", s.roles()), "n", folder / "n.tif", nullptr, progress),
+      Cancelled);
 }
 
 TEST(Statistics, MergedPartsEqualTheWhole) {
   Random random(3);
   std::vector<float> v(10007);
-  for (auto& x : v) x = static_cast<float>(1000 + random.uniform());  // a large mean tests cancellation
+  for (auto& x : v)
+    x = static_cast<float>(1000 + random.uniform());  // a large mean tests cancellation
   v[5] = std::nanf("");
   Statistics whole, parts;
   whole.add(v.data(), v.size());
-  for (size_t i = 0; i < v.size(); i += 1000) parts.add(v.data() + i, std::min<size_t>(1000, v.size() - i));
+  for (size_t i = 0; i < v.size(); i += 1000)
+    parts.add(v.data() + i, std::min<size_t>(1000, v.size() - i));
   double mean = 0, squares = 0;
   for (float x : v) mean += std::isnan(x) ? 0 : x;
   mean /= 10006;
@@ -122,8 +137,14 @@ TEST(Threshold, AValueEqualToTheThresholdBelongsToTheUpperClass) {
   legend.addMissing(3, "high");
   thresholdToClasses(folder / "f.tif", 1, {0.2, 0.3}, legend, folder / "c.tif");
   EXPECT_EQ(readCodes(folder / "c.tif"), (std::vector<uint16_t>{1, 2, 3, 0, 1}));
-  EXPECT_NE(sentenceOf([&] { thresholdToClasses(folder / "f.tif", 1, {0.3, 0.2}, legend, folder / "d.tif"); }).find("have to rise"), std::string::npos);
-  EXPECT_NE(sentenceOf([&] { thresholdToClasses(folder / "f.tif", 1, {0.3}, legend, folder / "d.tif"); }).find("2 classes, but 3 names"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              thresholdToClasses(folder / "f.tif", 1, {0.3, 0.2}, legend, folder / "d.tif");
+            }).find("have to rise"),
+            std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              thresholdToClasses(folder / "f.tif", 1, {0.3}, legend, folder / "d.tif");
+            }).find("2 classes, but 3 names"),
+            std::string::npos);
 }
 
 TEST(Threshold, DoublesAreComparedAsDoubles) {

@@ -47,13 +47,15 @@ SignatureSet randomSignatures(size_t bands, size_t classes, uint64_t seed) {
 }
 
 /// Written straight from the textbook, in double precision.
-int likelihoodByHand(const SignatureSet& set, const Eigen::VectorXd& x, const std::vector<double>& priors) {
+int likelihoodByHand(const SignatureSet& set, const Eigen::VectorXd& x,
+                     const std::vector<double>& priors) {
   double best = -1e300;
   int code = 0;
   for (size_t c = 0; c < set.classes.size(); ++c) {
     const auto& s = set.classes[c];
     const Eigen::VectorXd d = x - s.mean;
-    const double g = std::log(priors[c]) - 0.5 * std::log(s.covariance.determinant()) - 0.5 * d.dot(s.covariance.inverse() * d);
+    const double g = std::log(priors[c]) - 0.5 * std::log(s.covariance.determinant()) -
+                     0.5 * d.dot(s.covariance.inverse() * d);
     if (g > best) best = g, code = s.code;
   }
   return code;
@@ -66,7 +68,8 @@ TEST(MaximumLikelihood, AgreesWithADirectDoubleEvaluation) {
     std::vector<double> priors(7, 1.0 / 7);
     if (bands == 5) {
       const double shares[] = {0.3, 0.1, 0.05, 0.2, 0.15, 0.1, 0.1};
-      for (size_t c = 0; c < 7; ++c) priors[c] = shares[c], options.priors[set.classes[c].code] = shares[c] * 10;
+      for (size_t c = 0; c < 7; ++c)
+        priors[c] = shares[c], options.priors[set.classes[c].code] = shares[c] * 10;
     }
     const MaximumLikelihood method(set, options);
     Random random(bands);
@@ -149,23 +152,36 @@ TEST(MinimumDistance, ByHand) {
   MinimumDistance(set, options).classify({a.data(), b.data()}, 5, codes.data());
   EXPECT_EQ(codes[4], 0);
   options.set("priors", "1:0.5,4:0.5");
-  EXPECT_NE(sentenceOf([&] { MinimumDistance(set, options); }).find("no priors"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { MinimumDistance(set, options); }).find("no priors"),
+            std::string::npos);
 }
 
 TEST(Methods, SayWhatIsWrong) {
   SignatureSet set = randomSignatures(5, 3, 2);
   set.classes[1].pixels = 5;
-  EXPECT_NE(sentenceOf([&] { makeClassifier("maximum-likelihood", set, {}); }).find("“c1” has 5 training pixels, too few"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              makeClassifier("maximum-likelihood", set, {});
+            }).find("“c1” has 5 training pixels, too few"),
+            std::string::npos);
   set.classes[1].pixels = 50;
   set.classes[2].covariance.col(1) = set.classes[2].covariance.col(0);
   set.classes[2].covariance.row(1) = set.classes[2].covariance.row(0);
-  EXPECT_NE(sentenceOf([&] { makeClassifier("maximum-likelihood", set, {}); }).find("“c2” do not vary enough"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              makeClassifier("maximum-likelihood", set, {});
+            }).find("“c2” do not vary enough"),
+            std::string::npos);
   set.classes.resize(1);
-  EXPECT_NE(sentenceOf([&] { makeClassifier("minimum-distance", set, {}); }).find("at least two classes"), std::string::npos);
-  EXPECT_NE(sentenceOf([&] { makeClassifier("maximum-likelyhood", set, {}); }).find("“maximum-likelihood”"), std::string::npos);
+  EXPECT_NE(
+      sentenceOf([&] { makeClassifier("minimum-distance", set, {}); }).find("at least two classes"),
+      std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              makeClassifier("maximum-likelyhood", set, {});
+            }).find("“maximum-likelihood”"),
+            std::string::npos);
   MethodOptions options;
   EXPECT_NE(sentenceOf([&] { options.set("rejekt", "1"); }).find("“reject”"), std::string::npos);
-  EXPECT_NE(sentenceOf([&] { options.set("priors", "1=2"); }).find("not a prior"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { options.set("priors", "1=2"); }).find("not a prior"),
+            std::string::npos);
   EXPECT_NE(sentenceOf([&] { options.set("reject", "-1"); }).find("above 0"), std::string::npos);
 }
 
@@ -179,18 +195,27 @@ struct Small {
     std::vector<std::vector<float>> bands(3, std::vector<float>(g.pixels()));
     Random random(8);
     for (size_t i = 0; i < g.pixels(); ++i)
-      for (size_t b = 0; b < 3; ++b) bands[b][i] = static_cast<float>((i % 40 < 20 ? 0.1 : 0.6) + 0.02 * bellOf(random));
+      for (size_t b = 0; b < 3; ++b)
+        bands[b][i] = static_cast<float>((i % 40 < 20 ? 0.1 : 0.6) + 0.02 * bellOf(random));
     bands[1][0] = -9999;
     writeFloats(folder / "s.tif", g, bands, {"red", "nir", "green"}, -9999);
     scene = openScene(folder / "s.tif");
-    const auto box = [](double x, double y, double w) { return Ring{{500000 + x, 5000000 - y}, {500000 + x + w, 5000000 - y}, {500000 + x + w, 5000000 - y - w}, {500000 + x, 5000000 - y - w}}; };
-    areas = writeAreas(folder / "t.gpkg", {{5, "left", box(0, 0, 60)}, {9, "right", box(300, 50, 80)}, {9, "right", box(320, 60, 40)}});
+    const auto box = [](double x, double y, double w) {
+      return Ring{{500000 + x, 5000000 - y},
+                  {500000 + x + w, 5000000 - y},
+                  {500000 + x + w, 5000000 - y - w},
+                  {500000 + x, 5000000 - y - w}};
+    };
+    areas = writeAreas(folder / "t.gpkg", {{5, "left", box(0, 0, 60)},
+                                           {9, "right", box(300, 50, 80)},
+                                           {9, "right", box(320, 60, 40)}});
   }
 };
 
 TEST(Signatures, PixelsMeansAndSpreads) {
   Small small;
-  const auto areas = readTrainingAreas(small.areas.string(), {"code", "name", ""}, small.scene.grid.crs);
+  const auto areas =
+      readTrainingAreas(small.areas.string(), {"code", "name", ""}, small.scene.grid.crs);
   const auto labels = labelPixels(areas, small.scene.grid);
   EXPECT_EQ(labels.pixels, 36u + 64u);  // the second area of class 9 lies in the first
   EXPECT_EQ(labels.conflicts, 0u);
@@ -238,29 +263,40 @@ TEST(Separability, KnownAnswers) {
   EXPECT_NEAR(jeffriesMatusita(a, b), 2 * (1 - std::exp(-0.5)), 1e-12);  // B = 2² / 8
   b.mean = a.mean;
   b.covariance = 4 * Eigen::Matrix2d::Identity();
-  EXPECT_NEAR(jeffriesMatusita(a, b), 0.4, 1e-9);  // determinants 1, 16, pooled 6.25: B = ½ ln(6.25 / 4)
+  EXPECT_NEAR(jeffriesMatusita(a, b), 0.4,
+              1e-9);  // determinants 1, 16, pooled 6.25: B = ½ ln(6.25 / 4)
   b.mean = Eigen::Vector2d(100, 0);
   EXPECT_NEAR(jeffriesMatusita(a, b), 2, 1e-9);
 }
 
 TEST(TrainingAreas, BadInput) {
   Small small;
-  const auto read = [&](const std::string& layer, const std::string& code) { return sentenceOf([&] { readTrainingAreas(layer, {code, "", ""}, small.scene.grid.crs); }); };
+  const auto read = [&](const std::string& layer, const std::string& code) {
+    return sentenceOf([&] { readTrainingAreas(layer, {code, "", ""}, small.scene.grid.crs); });
+  };
   EXPECT_NE(read(small.areas.string(), "kode").find("“code”"), std::string::npos);
   EXPECT_NE(read(small.areas.string(), "name").find("is not a class code"), std::string::npos);
-  EXPECT_NE(sentenceOf([&] { readTrainingAreas(small.areas.string(), {"code", "", ""}, ""); }).find("no reference system"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              readTrainingAreas(small.areas.string(), {"code", "", ""}, "");
+            }).find("no reference system"),
+            std::string::npos);
   auto areas = readTrainingAreas(small.areas.string(), {"code", "", ""}, small.scene.grid.crs);
   for (auto& a : areas)
     for (auto& p : a.shape.rings[0]) p.x += 1e6;
-  EXPECT_NE(sentenceOf([&] { computeSignatures(small.scene, {}, labelPixels(areas, small.scene.grid), {}); }).find("No training area covers"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              computeSignatures(small.scene, {}, labelPixels(areas, small.scene.grid), {});
+            }).find("No training area covers"),
+            std::string::npos);
 }
 
 TEST(MakeMap, TwoCoversAndTheSameBytesOnAnyThreads) {
   Small small;
-  const auto areas = readTrainingAreas(small.areas.string(), {"code", "name", ""}, small.scene.grid.crs);
+  const auto areas =
+      readTrainingAreas(small.areas.string(), {"code", "name", ""}, small.scene.grid.crs);
   const Legend legend = legendOf(areas);
   const std::vector<size_t> bands{0, 1, 2};
-  const auto set = computeSignatures(small.scene, bands, labelPixels(areas, small.scene.grid), legend);
+  const auto set =
+      computeSignatures(small.scene, bands, labelPixels(areas, small.scene.grid), legend);
   const auto method = makeClassifier("maximum-likelihood", set, {});
   makeMap(small.scene, bands, *method, legend, small.folder / "m.tif");
   const auto codes = readCodes(small.folder / "m.tif");
@@ -268,7 +304,10 @@ TEST(MakeMap, TwoCoversAndTheSameBytesOnAnyThreads) {
   const oneapi::tbb::global_control one(oneapi::tbb::global_control::max_allowed_parallelism, 1);
   makeMap(small.scene, bands, *method, legend, small.folder / "n.tif");
   EXPECT_EQ(codes, readCodes(small.folder / "n.tif"));
-  EXPECT_NE(sentenceOf([&] { makeMap(small.scene, {0, 1}, *method, legend, small.folder / "o.tif"); }).find("3 bands, but 2"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              makeMap(small.scene, {0, 1}, *method, legend, small.folder / "o.tif");
+            }).find("3 bands, but 2"),
+            std::string::npos);
 }
 
 TEST(BandsFromText, OrderAndErrors) {
@@ -276,7 +315,8 @@ TEST(BandsFromText, OrderAndErrors) {
   EXPECT_EQ(bandsFromText("3,1", small.scene), (std::vector<size_t>{2, 0}));
   EXPECT_EQ(bandsFromText("", small.scene).size(), 3u);
   EXPECT_NE(sentenceOf([&] { bandsFromText("4", small.scene); }).find("1 to 3"), std::string::npos);
-  EXPECT_NE(sentenceOf([&] { bandsFromText("1,1", small.scene); }).find("twice"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { bandsFromText("1,1", small.scene); }).find("twice"),
+            std::string::npos);
 }
 
 }  // namespace

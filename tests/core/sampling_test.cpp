@@ -18,7 +18,8 @@ fs::path stripes(const Folder& folder) {
   Legend legend;
   for (int c = 1; c <= 3; ++c) legend.addMissing(c, "class " + std::to_string(c));
   std::vector<uint16_t> codes(g.pixels());
-  for (size_t i = 0; i < codes.size(); ++i) codes[i] = static_cast<uint16_t>(i % 60 == 0 ? 0 : 1 + i / 60 % 3);
+  for (size_t i = 0; i < codes.size(); ++i)
+    codes[i] = static_cast<uint16_t>(i % 60 == 0 ? 0 : 1 + i / 60 % 3);
   RasterWriter writer(folder / "m.tif", classMapSpec(g, legend, "m"));
   writer.writeCodes(1, {0, 0, 60, 40}, codes);
   writer.finish();
@@ -33,7 +34,8 @@ TEST(Plan, StratifiedAtPixelCentresInTheirClass) {
   EXPECT_EQ(placed.points.size(), 75u);
   std::vector<Place> places;
   std::set<std::pair<double, double>> distinct;
-  for (const auto& p : placed.points) places.push_back(p.place), distinct.insert({p.place.x, p.place.y});
+  for (const auto& p : placed.points)
+    places.push_back(p.place), distinct.insert({p.place.x, p.place.y});
   EXPECT_EQ(distinct.size(), 75u);
   const auto codes = readAt(places, placed.crs, {{map, 1, "m"}}).values[0];
   for (size_t i = 0; i < places.size(); ++i) {
@@ -54,7 +56,10 @@ TEST(Plan, SeedDecidesAndSpacingHolds) {
   ASSERT_EQ(a.points.size(), 40u);
   for (size_t i = 0; i < 40; ++i) EXPECT_EQ(a.points[i].place.x, b.points[i].place.x);
   for (size_t i = 0; i < 40; ++i)
-    for (size_t j = 0; j < i; ++j) EXPECT_GE(std::hypot(a.points[i].place.x - a.points[j].place.x, a.points[i].place.y - a.points[j].place.y), 35);
+    for (size_t j = 0; j < i; ++j)
+      EXPECT_GE(std::hypot(a.points[i].place.x - a.points[j].place.x,
+                           a.points[i].place.y - a.points[j].place.y),
+                35);
   plan.seed = 8;
   EXPECT_NE(placePoints(map, plan).points[0].place.x, a.points[0].place.x);
 }
@@ -65,10 +70,12 @@ TEST(Plan, EveryPixelIsEquallyLikely) {
   std::vector<int> hits(16);
   constexpr int kRounds = 4000;
   for (int seed = 0; seed < kRounds; ++seed) {
-    const auto placed = placePoints(folder / "f.tif", {PlanKind::Random, 4, {}, static_cast<uint64_t>(seed)});
+    const auto placed =
+        placePoints(folder / "f.tif", {PlanKind::Random, 4, {}, static_cast<uint64_t>(seed)});
     std::set<int> pixels;
     for (const auto& p : placed.points) {
-      const int c = static_cast<int>((p.place.x - 500000) / 10), r = static_cast<int>((5000000 - p.place.y) / 10);
+      const int c = static_cast<int>((p.place.x - 500000) / 10),
+                r = static_cast<int>((5000000 - p.place.y) / 10);
       pixels.insert(r * 4 + c);
     }
     EXPECT_EQ(pixels.size(), 4u);  // without replacement
@@ -82,20 +89,34 @@ TEST(Plan, EveryPixelIsEquallyLikely) {
 TEST(Plan, TooFewPlacesAndNoPlaceAtAll) {
   Folder folder;
   const auto map = stripes(folder);
-  EXPECT_NE(sentenceOf([&] { placePoints(map, {PlanKind::Stratified, 1000, {}, 1}); }).find("points fit in “class 1”, not 1000"), std::string::npos);
-  EXPECT_NE(sentenceOf([&] { placePoints(map, {PlanKind::Random, 50, 400.0, 1}); }).find("not 50"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              placePoints(map, {PlanKind::Stratified, 1000, {}, 1});
+            }).find("points fit in “class 1”, not 1000"),
+            std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              placePoints(map, {PlanKind::Random, 50, 400.0, 1});
+            }).find("not 50"),
+            std::string::npos);
   writeFloats(folder / "e.tif", metricGrid(2, 1), {{-9999, -9999}}, {}, -9999);
-  EXPECT_NE(sentenceOf([&] { placePoints(folder / "e.tif", {PlanKind::Random, 1, {}, 1}); }).find("no valid pixels"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              placePoints(folder / "e.tif", {PlanKind::Random, 1, {}, 1});
+            }).find("no valid pixels"),
+            std::string::npos);
   Grid g = metricGrid(2, 1);
   g.crs.clear();
   writeFloats(folder / "n.tif", g, {{1, 1}});
-  EXPECT_NE(sentenceOf([&] { placePoints(folder / "n.tif", {PlanKind::Random, 1, {}, 1}); }).find("no reference system"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              placePoints(folder / "n.tif", {PlanKind::Random, 1, {}, 1});
+            }).find("no reference system"),
+            std::string::npos);
 }
 
 TEST(Plan, InsideAnOutline) {
   Folder folder;
   const auto map = stripes(folder);
-  writeAreas(folder / "a.gpkg", {{1, "a", {{500100, 4999900}, {500300, 4999900}, {500300, 4999700}, {500100, 4999700}}}});
+  writeAreas(
+      folder / "a.gpkg",
+      {{1, "a", {{500100, 4999900}, {500300, 4999900}, {500300, 4999700}, {500100, 4999700}}}});
   const Layer inside = readLayer((folder / "a.gpkg").string());
   for (const auto& p : placePoints(map, {PlanKind::Random, 100, {}, 1}, &inside).points) {
     EXPECT_GE(p.place.x, 500100);
@@ -124,7 +145,8 @@ TEST(Readings, ManyPlacesAgreeWithTheWholeRaster) {
   places.push_back(g.centre(5, 0));
   want.push_back(NAN);
   const auto got = readAt(places, g.crs, {{folder / "big.tif", 0, ""}}).values[0];
-  for (size_t i = 0; i < want.size(); ++i) EXPECT_TRUE(got[i] == want[i] || (std::isnan(got[i]) && std::isnan(want[i]))) << i;
+  for (size_t i = 0; i < want.size(); ++i)
+    EXPECT_TRUE(got[i] == want[i] || (std::isnan(got[i]) && std::isnan(want[i]))) << i;
 }
 
 TEST(Readings, ColumnsAndOtherSystems) {
@@ -133,7 +155,11 @@ TEST(Readings, ColumnsAndOtherSystems) {
   fs::create_directory(folder / "other");
   writeFloats(folder / "other/a.tif", metricGrid(2, 1), {{5, 6}});
   const Place here{500015, 4999995};
-  const auto r = readAt({here}, crsFrom("EPSG:32627"), {readingSource((folder / "a.tif").string()), readingSource((folder / "a.tif").string() + ":2"), {folder / "other/a.tif", 0, ""}, {folder / "other/a.tif", 0, ""}});
+  const auto r = readAt({here}, crsFrom("EPSG:32627"),
+                        {readingSource((folder / "a.tif").string()),
+                         readingSource((folder / "a.tif").string() + ":2"),
+                         {folder / "other/a.tif", 0, ""},
+                         {folder / "other/a.tif", 0, ""}});
   EXPECT_EQ(r.columns, (std::vector<std::string>{"a_b1", "a_b2", "a_b2_2", "a", "a_2"}));
   EXPECT_EQ(r.values[1][0], 4);
   EXPECT_EQ(r.values[3][0], 6);
@@ -141,7 +167,10 @@ TEST(Readings, ColumnsAndOtherSystems) {
   CrsChange(crsFrom("EPSG:32627"), crsFrom("EPSG:4326")).apply(degrees);
   EXPECT_EQ(readAt({degrees}, crsFrom("EPSG:4326"), {{folder / "a.tif", 1, "x"}}).values[0][0], 2);
   EXPECT_NE(sentenceOf([&] { readAt({}, "", {}); }).find("no points"), std::string::npos);
-  EXPECT_NE(sentenceOf([&] { readAt({here}, "", {{folder / "a.tif", 9, ""}}); }).find("no band 9"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              readAt({here}, "", {{folder / "a.tif", 9, ""}});
+            }).find("no band 9"),
+            std::string::npos);
 }
 
 }  // namespace

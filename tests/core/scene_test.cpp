@@ -32,7 +32,8 @@ TEST(Scene, BandsOfDifferentSizeAreRefused) {
   writeFloats(folder / "b/2.tif", metricGrid(4, 4), {std::vector<float>(16, 1)});
   EXPECT_NE(sentenceOf([&] { openScene(folder / "b"); }).find("4 x 4 pixels"), std::string::npos);
   fs::create_directory(folder / "empty");
-  EXPECT_NE(sentenceOf([&] { openScene(folder / "empty"); }).find("holds no rasters"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { openScene(folder / "empty"); }).find("holds no rasters"),
+            std::string::npos);
 }
 
 TEST(Scene, RolesAndPresetsThatDoNotFit) {
@@ -42,14 +43,18 @@ TEST(Scene, RolesAndPresetsThatDoNotFit) {
   options.roles = {{"red", 1}, {"nir", 2}};
   EXPECT_EQ(openScene(folder / "s.tif", options).bandOf("nir"), 1);
   options.roles = {{"redd", 1}};
-  EXPECT_NE(sentenceOf([&] { openScene(folder / "s.tif", options); }).find("Did you mean “red”?"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { openScene(folder / "s.tif", options); }).find("Did you mean “red”?"),
+            std::string::npos);
   options.roles = {{"red", 3}};
-  EXPECT_NE(sentenceOf([&] { openScene(folder / "s.tif", options); }).find("no band 3"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { openScene(folder / "s.tif", options); }).find("no band 3"),
+            std::string::npos);
   options = {};
   options.sensor = "finch";
-  EXPECT_NE(sentenceOf([&] { openScene(folder / "s.tif", options); }).find("has 8 bands, but"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { openScene(folder / "s.tif", options); }).find("has 8 bands, but"),
+            std::string::npos);
   options.sensor = "fynch";
-  EXPECT_NE(sentenceOf([&] { openScene(folder / "s.tif", options); }).find("“finch”"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { openScene(folder / "s.tif", options); }).find("“finch”"),
+            std::string::npos);
 }
 
 TEST(Scene, ARoleMovesFromOneBandToAnother) {
@@ -71,7 +76,8 @@ TEST(Scene, DatesInNames) {
 
 TEST(StacItem, ThereAndBack) {
   Folder folder;
-  writeFloats(folder / "two.tif", metricGrid(2, 2), {{1, 2, 3, 4}, {5, 6, 7, 8}}, {"first", "second"});
+  writeFloats(folder / "two.tif", metricGrid(2, 2), {{1, 2, 3, 4}, {5, 6, 7, 8}},
+              {"first", "second"});
   Scene s = openScene(folder / "two.tif");
   setRoles(s, {{"red", 1}, {"nir", 2}});
   s.bands[0].wavelength = 662;
@@ -86,21 +92,20 @@ TEST(StacItem, ThereAndBack) {
   EXPECT_NEAR(back.bands[0].wavelength, 662, 1e-9);
   EXPECT_EQ(back.bands[0].conversion.scale, 0.5);
   std::ofstream(folder / "no.json") << R"({"type": "Feature"})";
-  EXPECT_NE(sentenceOf([&] { openScene(folder / "no.json"); }).find("not a STAC item"), std::string::npos);
-  std::ofstream(folder / "net.json") << R"({"type":"Feature","assets":{"a":{"href":"https://a.example/x.tif","roles":["data"]}}})";
-  EXPECT_NE(sentenceOf([&] { openScene(folder / "net.json"); }).find("not a local file"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { openScene(folder / "no.json"); }).find("not a STAC item"),
+            std::string::npos);
+  std::ofstream(folder / "net.json")
+      << R"({"type":"Feature","assets":{"a":{"href":"https://a.example/x.tif","roles":["data"]}}})";
+  EXPECT_NE(sentenceOf([&] { openScene(folder / "net.json"); }).find("not a local file"),
+            std::string::npos);
 }
 
 TEST(EmptyEdge, ZerosInsideStayValid) {
   Folder folder;
   // A slanted corner of zeros, a zero bay that is reached only round a corner, and a lake inside.
   const Grid g = metricGrid(7, 6);
-  const std::vector<float> band{0, 0, 0, 5, 5, 5, 5,
-                                0, 0, 5, 5, 5, 0, 5,
-                                0, 5, 5, 0, 5, 5, 5,
-                                5, 5, 5, 0, 0, 5, 5,
-                                5, 0, 5, 5, 5, 5, 5,
-                                5, 0, 0, 5, 5, 5, 5};
+  const std::vector<float> band{0, 0, 0, 5, 5, 5, 5, 0, 0, 5, 5, 5, 0, 5, 0, 5, 5, 0, 5, 5, 5,
+                                5, 5, 5, 0, 0, 5, 5, 5, 0, 5, 5, 5, 5, 5, 5, 0, 0, 5, 5, 5, 5};
   writeFloats(folder / "s.tif", g, {band, std::vector<float>(42, 0)});
   Scene s = openScene(folder / "s.tif");
   EXPECT_EQ(findEmptyEdge(s, folder / "mask.tif", Progress()), 6u + 3u);
@@ -117,7 +122,8 @@ TEST(EmptyEdge, AgreesWithAPlainFloodFill) {
   Folder folder;
   const Grid g = metricGrid(60, 50);
   std::vector<float> band(g.pixels());
-  for (size_t i = 0; i < band.size(); ++i) band[i] = (i * 2654435761u >> 7) % 100 < 58 ? 0.0f : 1.0f;
+  for (size_t i = 0; i < band.size(); ++i)
+    band[i] = (i * 2654435761u >> 7) % 100 < 58 ? 0.0f : 1.0f;
   writeFloats(folder / "s.tif", g, {band});
   findEmptyEdge(openScene(folder / "s.tif"), folder / "mask.tif", Progress());
   std::vector<uint16_t> want(band.size());
@@ -129,7 +135,8 @@ TEST(EmptyEdge, AgreesWithAPlainFloodFill) {
         const auto i = static_cast<size_t>(y * 60 + x);
         if (band[i] != 0 || want[i] == 1) continue;
         const bool border = x == 0 || y == 0 || x == 59 || y == 49;
-        const bool near = (x > 0 && want[i - 1]) || (x < 59 && want[i + 1]) || (y > 0 && want[i - 60]) || (y < 49 && want[i + 60]);
+        const bool near = (x > 0 && want[i - 1]) || (x < 59 && want[i + 1]) ||
+                          (y > 0 && want[i - 60]) || (y < 49 && want[i + 60]);
         if (border || near) want[i] = 1, changed = true;
       }
   }
@@ -141,7 +148,8 @@ TEST(Sensors, EveryPresetIsWhole) {
     EXPECT_FALSE(s.bands.empty()) << s.id;
     for (const auto& b : s.bands) {
       const auto& known = knownRoles();
-      EXPECT_TRUE(std::find(known.begin(), known.end(), b.role) != known.end()) << s.id << " " << b.role;
+      EXPECT_TRUE(std::find(known.begin(), known.end(), b.role) != known.end())
+          << s.id << " " << b.role;
     }
   }
 }

@@ -15,11 +15,17 @@ Study makeStudy(const Folder& folder) {
   const Grid g = metricGrid(80, 60);
   std::vector<std::vector<float>> bands(3, std::vector<float>(g.pixels()));
   for (size_t i = 0; i < g.pixels(); ++i)
-    for (size_t b = 0; b < 3; ++b) bands[b][i] = static_cast<float>((i % 80 < 40 ? 0.1 : 0.5) + 0.05 * unit(mix(i, b)));
+    for (size_t b = 0; b < 3; ++b)
+      bands[b][i] = static_cast<float>((i % 80 < 40 ? 0.1 : 0.5) + 0.05 * unit(mix(i, b)));
   writeFloats(folder / "s.tif", g, bands, {"red", "nir", "green"});
   Study study = Study::create(folder / "study", "Small");
   study.addScene(openScene(folder / "s.tif"));
-  const auto box = [](double x, double y, double w) { return Ring{{500000 + x, 5000000 - y}, {500000 + x + w, 5000000 - y}, {500000 + x + w, 5000000 - y - w}, {500000 + x, 5000000 - y - w}}; };
+  const auto box = [](double x, double y, double w) {
+    return Ring{{500000 + x, 5000000 - y},
+                {500000 + x + w, 5000000 - y},
+                {500000 + x + w, 5000000 - y - w},
+                {500000 + x, 5000000 - y - w}};
+  };
   std::vector<TrainingArea> areas(2);
   areas[0] = {1, "left", "", {{box(20, 20, 120)}, {}}};
   areas[1] = {2, "right", "", {{box(500, 100, 150)}, {}}};
@@ -27,20 +33,45 @@ Study makeStudy(const Folder& folder) {
   return study;
 }
 
-std::string add(Study& study, const Json& step) { return study.addProduct(runStep(study, step, Progress())); }
+std::string add(Study& study, const Json& step) {
+  return study.addProduct(runStep(study, step, Progress()));
+}
 
 TEST(Study, TheWholeChainSavedAndOpenedAgain) {
   Folder folder;
   std::string index, map, points, table, labels;
   {
     Study study = makeStudy(folder);
-    index = add(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "ndiff(nir, red)"}, {"name", "Vegetation"}});
-    const std::string cut = add(study, {{"do", "threshold"}, {"product", index}, {"at", {0.0}}, {"classes", {{{"name", "low"}, {"colour", "#112233"}}, {{"name", "high"}, {"colour", "#445566"}}}}, {"name", "Cut"}});
-    map = add(study, {{"do", "map"}, {"scene", "s1"}, {"bands", {0, 1, 2}}, {"method", "maximum-likelihood"}, {"name", "Cover"}});
+    index = add(
+        study,
+        {{"do", "index"}, {"scene", "s1"}, {"formula", "ndiff(nir, red)"}, {"name", "Vegetation"}});
+    const std::string cut = add(
+        study,
+        {{"do", "threshold"},
+         {"product", index},
+         {"at", {0.0}},
+         {"classes",
+          {{{"name", "low"}, {"colour", "#112233"}}, {{"name", "high"}, {"colour", "#445566"}}}},
+         {"name", "Cut"}});
+    map = add(study, {{"do", "map"},
+                      {"scene", "s1"},
+                      {"bands", {0, 1, 2}},
+                      {"method", "maximum-likelihood"},
+                      {"name", "Cover"}});
     EXPECT_EQ(study.product(map)->facts["classes"][0]["pixels"], 2400);
-    points = add(study, {{"do", "points"}, {"over", map}, {"plan", "stratified"}, {"count", 10}, {"seed", 4}, {"name", "Points"}});
-    table = add(study, {{"do", "readings"}, {"points", points}, {"from", {index, map, "s1"}}, {"name", "Readings"}});
-    labels = add(study, {{"do", "labels"}, {"points", points}, {"map", map}, {"seed", 1}, {"name", "Labels"}});
+    points = add(study, {{"do", "points"},
+                         {"over", map},
+                         {"plan", "stratified"},
+                         {"count", 10},
+                         {"seed", 4},
+                         {"name", "Points"}});
+    table = add(study, {{"do", "readings"},
+                        {"points", points},
+                        {"from", {index, map, "s1"}},
+                        {"name", "Readings"}});
+    labels =
+        add(study,
+            {{"do", "labels"}, {"points", points}, {"map", map}, {"seed", 1}, {"name", "Labels"}});
     study.place["stage"] = 3;
     study.save();
   }
@@ -62,8 +93,17 @@ TEST(Study, TheWholeChainSavedAndOpenedAgain) {
 TEST(Study, AChangeUpstreamIsNoticedAndMended) {
   Folder folder;
   Study study = makeStudy(folder);
-  const auto map = add(study, {{"do", "map"}, {"scene", "s1"}, {"bands", {0, 1, 2}}, {"method", "minimum-distance"}, {"name", "Cover"}});
-  const auto points = add(study, {{"do", "points"}, {"over", map}, {"plan", "stratified"}, {"count", 5}, {"seed", 4}, {"name", "Points"}});
+  const auto map = add(study, {{"do", "map"},
+                               {"scene", "s1"},
+                               {"bands", {0, 1, 2}},
+                               {"method", "minimum-distance"},
+                               {"name", "Cover"}});
+  const auto points = add(study, {{"do", "points"},
+                                  {"over", map},
+                                  {"plan", "stratified"},
+                                  {"count", 5},
+                                  {"seed", 4},
+                                  {"name", "Points"}});
   auto areas = study.training;
   areas[1].code = 3;
   study.setTraining(areas, study.trainingCrs);
@@ -80,7 +120,11 @@ TEST(Study, AChangeUpstreamIsNoticedAndMended) {
 TEST(Study, SameStepSameBytes) {
   Folder folder;
   Study study = makeStudy(folder);
-  const Json step = {{"do", "map"}, {"scene", "s1"}, {"bands", {0, 2}}, {"method", "maximum-likelihood"}, {"name", "Cover"}};
+  const Json step = {{"do", "map"},
+                     {"scene", "s1"},
+                     {"bands", {0, 2}},
+                     {"method", "maximum-likelihood"},
+                     {"name", "Cover"}};
   const Product a = runStep(study, step, Progress()), b = runStep(study, step, Progress());
   EXPECT_NE(a.file, b.file);
   EXPECT_EQ(textOf(a.file), textOf(b.file));
@@ -93,7 +137,8 @@ TEST(Study, TheBinAndBack) {
   const Product gone = study.toBin(id);
   EXPECT_EQ(study.product(id), nullptr);
   EXPECT_FALSE(fs::exists(gone.file));
-  const auto next = add(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "red"}, {"name", "R"}});
+  const auto next =
+      add(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "red"}, {"name", "R"}});
   EXPECT_NE(next, id);  // ids are never used twice
   study.fromBin(gone);
   EXPECT_TRUE(fs::exists(study.product(id)->file));
@@ -115,11 +160,14 @@ TEST(Study, ADamagedFileFallsBackToTheLastGoodOne) {
 
 TEST(Study, RefusesWhatItCannotOpen) {
   Folder folder;
-  EXPECT_NE(sentenceOf([&] { Study::open(folder.path()); }).find("is not a study"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { Study::open(folder.path()); }).find("is not a study"),
+            std::string::npos);
   const Study held = makeStudy(folder);
   held.save();
-  EXPECT_NE(sentenceOf([&] { Study::open(folder / "study"); }).find("open already"), std::string::npos);
-  EXPECT_NE(sentenceOf([&] { Study::create(folder / "study", "x"); }).find("not empty"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { Study::open(folder / "study"); }).find("open already"),
+            std::string::npos);
+  EXPECT_NE(sentenceOf([&] { Study::create(folder / "study", "x"); }).find("not empty"),
+            std::string::npos);
 }
 
 TEST(Study, MissingFilesAreNamedAndTheRestIsUsable) {
@@ -127,7 +175,8 @@ TEST(Study, MissingFilesAreNamedAndTheRestIsUsable) {
   {
     Study study = makeStudy(folder);
     add(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "nir"}, {"name", "Kept"}});
-    const auto id = add(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "red"}, {"name", "Lost"}});
+    const auto id =
+        add(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "red"}, {"name", "Lost"}});
     study.save();
     fs::remove(study.product(id)->file);
   }
@@ -144,24 +193,49 @@ TEST(Study, CopiesCanBeOpenedOnTheirOwn) {
   study.saveCopy(folder / "copy");
   const Study copy = Study::open(folder / "copy");
   EXPECT_EQ(copy.products[0].file.parent_path(), folder / "copy/products");
-  EXPECT_NE(sentenceOf([&] { study.saveCopy(folder / "copy"); }).find("exists already"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { study.saveCopy(folder / "copy"); }).find("exists already"),
+            std::string::npos);
 }
 
 TEST(Step, FailsWithoutATrace) {
   Folder folder;
   Study study = makeStudy(folder);
-  const auto count = [&] { return std::distance(fs::directory_iterator(folder / "study/products"), fs::directory_iterator()); };
+  const auto count = [&] {
+    return std::distance(fs::directory_iterator(folder / "study/products"),
+                         fs::directory_iterator());
+  };
   fs::create_directories(folder / "study/products");
-  EXPECT_THROW(runStep(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "nope"}, {"name", "x"}}, Progress()), Error);
-  EXPECT_THROW(runStep(study, {{"do", "map"}, {"scene", "s9"}, {"bands", {0}}, {"method", "maximum-likelihood"}, {"name", "x"}}, Progress()), Error);
+  EXPECT_THROW(
+      runStep(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "nope"}, {"name", "x"}},
+              Progress()),
+      Error);
+  EXPECT_THROW(runStep(study,
+                       {{"do", "map"},
+                        {"scene", "s9"},
+                        {"bands", {0}},
+                        {"method", "maximum-likelihood"},
+                        {"name", "x"}},
+                       Progress()),
+               Error);
   auto few = study.training;
-  few[0].shape.rings = {{{500000, 5000000}, {500015, 5000000}, {500015, 4999985}, {500000, 4999985}}};
+  few[0].shape.rings = {
+      {{500000, 5000000}, {500015, 5000000}, {500015, 4999985}, {500000, 4999985}}};
   study.setTraining(few, study.trainingCrs);
-  const std::string s = sentenceOf([&] { runStep(study, {{"do", "map"}, {"scene", "s1"}, {"bands", {0, 1, 2}}, {"method", "maximum-likelihood"}, {"name", "x"}}, Progress()); });
+  const std::string s = sentenceOf([&] {
+    runStep(study,
+            {{"do", "map"},
+             {"scene", "s1"},
+             {"bands", {0, 1, 2}},
+             {"method", "maximum-likelihood"},
+             {"name", "x"}},
+            Progress());
+  });
   EXPECT_NE(s.find("“left” has 1 training pixel, too few"), std::string::npos) << s;
   const Progress cancelled;
   cancelled.cancel();
-  EXPECT_THROW(runStep(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "nir"}, {"name", "x"}}, cancelled), Cancelled);
+  EXPECT_THROW(runStep(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "nir"}, {"name", "x"}},
+                       cancelled),
+               Cancelled);
   EXPECT_EQ(count(), 0);
 }
 

@@ -33,8 +33,9 @@ Grid metricGrid(int width, int height, double pixel) {
   return g;
 }
 
-fs::path writeFloats(const fs::path& file, const Grid& grid, const std::vector<std::vector<float>>& bands, const std::vector<std::string>& names,
-                     std::optional<double> nodata) {
+fs::path writeFloats(const fs::path& file, const Grid& grid,
+                     const std::vector<std::vector<float>>& bands,
+                     const std::vector<std::string>& names, std::optional<double> nodata) {
   RasterSpec spec;
   spec.grid = grid;
   spec.nodata = nodata;
@@ -51,7 +52,8 @@ fs::path writeFloats(const fs::path& file, const Grid& grid, const std::vector<s
   return file;
 }
 
-fs::path writeCodes(const fs::path& file, const Grid& grid, const std::vector<uint16_t>& codes, NumberType type, std::optional<double> nodata) {
+fs::path writeCodes(const fs::path& file, const Grid& grid, const std::vector<uint16_t>& codes,
+                    NumberType type, std::optional<double> nodata) {
   RasterSpec spec;
   spec.grid = grid;
   spec.type = type;

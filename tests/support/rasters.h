@@ -31,7 +31,8 @@ class Folder {
 Grid metricGrid(int width, int height, double pixel = 10);
 
 /// A Float32 raster of some bands, row by row.
-fs::path writeFloats(const fs::path& file, const Grid& grid, const std::vector<std::vector<float>>& bands,
+fs::path writeFloats(const fs::path& file, const Grid& grid,
+                     const std::vector<std::vector<float>>& bands,
                      const std::vector<std::string>& names = {}, std::optional<double> nodata = {});
 fs::path writeCodes(const fs::path& file, const Grid& grid, const std::vector<uint16_t>& codes,
                     NumberType type = NumberType::Byte, std::optional<double> nodata = {});
@@ -44,7 +45,8 @@ struct Area {
   std::string name;
   Ring ring;
 };
-fs::path writeAreas(const fs::path& file, const std::vector<Area>& areas, const std::string& crs = "EPSG:32627");
+fs::path writeAreas(const fs::path& file, const std::vector<Area>& areas,
+                    const std::string& crs = "EPSG:32627");
 
 std::string textOf(const fs::path& file);
 

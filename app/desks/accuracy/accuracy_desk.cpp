@@ -11,7 +11,9 @@ LabelBook::LabelBook(Workbench& bench) : bench_(bench) {
   connect(&bench_, &Workbench::changed, this, [this] { load(); });
 }
 
-const Product* LabelBook::product() const { return bench_.hasStudy() ? bench_.study().newest(ProductKind::Labels) : nullptr; }
+const Product* LabelBook::product() const {
+  return bench_.hasStudy() ? bench_.study().newest(ProductKind::Labels) : nullptr;
+}
 
 const Product* LabelBook::map() const {
   const Product* p = product();
@@ -75,9 +77,11 @@ std::map<int, double> LabelBook::mappedAreas() const {
 
 std::optional<StratifiedEstimate> LabelBook::weighted(const ConfusionMatrix& m) const {
   const Product* labels = product();
-  const Product* points = labels == nullptr ? nullptr : bench_.study().product(labels->step.value("points", ""));
+  const Product* points =
+      labels == nullptr ? nullptr : bench_.study().product(labels->step.value("points", ""));
   const bool perClass = points != nullptr && points->step.value("plan", "") == "stratified" &&
-                        points->step.value("over", "") == labels->step.value("map", "") && !points->step.contains("inside");
+                        points->step.value("over", "") == labels->step.value("map", "") &&
+                        !points->step.contains("inside");
   if (!perClass) return {};
   try {
     return stratifiedEstimate(m, mappedAreas());
@@ -93,7 +97,8 @@ std::optional<Estimate> LabelBook::overall() const {
   return w ? w->overall : m->overall();
 }
 
-AccuracyDesk::AccuracyDesk(Workbench& bench, MapView& view, LabelBook& book) : Desk(bench, view, "Accuracy"), book_(book) {
+AccuracyDesk::AccuracyDesk(Workbench& bench, MapView& view, LabelBook& book)
+    : Desk(bench, view, "Accuracy"), book_(book) {
   map_ = new QComboBox;
   map_->setObjectName("accuracyMap");
   points_ = new QComboBox;
@@ -129,7 +134,11 @@ AccuracyDesk::AccuracyDesk(Workbench& bench, MapView& view, LabelBook& book) : D
   connect(primary_, &QPushButton::clicked, this, &AccuracyDesk::act);
   connect(matrix_, &QPushButton::clicked, this, &AccuracyDesk::matrixAsked);
   connect(fresh_, &QPushButton::clicked, this, [this] {
-    const Json step = {{"do", "labels"}, {"points", points_->currentData().toString().toStdString()}, {"map", map_->currentData().toString().toStdString()}, {"seed", 1}, {"name", "Labels of " + points_->currentText().toStdString()}};
+    const Json step = {{"do", "labels"},
+                       {"points", points_->currentData().toString().toStdString()},
+                       {"map", map_->currentData().toString().toStdString()},
+                       {"seed", 1},
+                       {"name", "Labels of " + points_->currentText().toStdString()}};
     bench_.run(step, "Prepare the labelling", [this](const QString&) { Q_EMIT labellingAsked(); });
   });
   connect(&book_, &LabelBook::updated, this, [this] {
@@ -154,20 +163,34 @@ void AccuracyDesk::refresh() {
   }
   if (map_->findData(map) >= 0) map_->setCurrentIndex(map_->findData(map));
   if (points_->findData(at) >= 0) points_->setCurrentIndex(points_->findData(at));
-  if (map_->count() == 0) return setMissing("There is no map to test yet. Make one first.", "Go to mapping", 3);
-  if (points_->count() == 0) return setMissing("A map is tested at validation points. Place some first, about 30 to 50 in each class.", "Go to sampling", 4);
+  if (map_->count() == 0)
+    return setMissing("There is no map to test yet. Make one first.", "Go to mapping", 3);
+  if (points_->count() == 0)
+    return setMissing(
+        "A map is tested at validation points. Place some first, about 30 to 50 in each class.",
+        "Go to sampling", 4);
   setReady();
   const Labelling& l = book_.labelling();
-  setHeading("Accuracy", "Say what is at each point without seeing the map, then confront your labels with it.");
+  setHeading(
+      "Accuracy",
+      "Say what is at each point without seeing the map, then confront your labels with it.");
   const size_t n = l.points().size(), done = l.labelled();
-  advice_->setText(book_.none() ? "The points come in shuffled order, and the class of the map stays hidden until you close the labelling." : QString());
+  advice_->setText(book_.none() ? "The points come in shuffled order, and the class of the map "
+                                  "stays hidden until you close the labelling."
+                                : QString());
   advice_->setVisible(book_.none());
   bar_->setVisible(!book_.none());
   bar_->setRange(0, static_cast<int>(std::max<size_t>(1, n)));
   bar_->setValue(static_cast<int>(done));
   state_->setVisible(!book_.none());
-  state_->setText(QString("%1 of %2 points labelled, %3 unsure.%4").arg(done).arg(n).arg(l.unsure()).arg(l.closed() ? " The labelling is closed." : ""));
-  primary_->setText(book_.none() ? "Start labelling" : l.closed() ? "See the matrix" : QString("Go on labelling (%1 left)").arg(n - done));
+  state_->setText(QString("%1 of %2 points labelled, %3 unsure.%4")
+                      .arg(done)
+                      .arg(n)
+                      .arg(l.unsure())
+                      .arg(l.closed() ? " The labelling is closed." : ""));
+  primary_->setText(book_.none() ? "Start labelling"
+                    : l.closed() ? "See the matrix"
+                                 : QString("Go on labelling (%1 left)").arg(n - done));
   fresh_->setVisible(!book_.none());
   all_->setVisible(l.closed() && book_.cell.has_value());
   matrix_->setVisible(!book_.none() && !l.closed());
@@ -179,9 +202,17 @@ void AccuracyDesk::refresh() {
   for (int r = 0; r < table_->rowCount(); ++r) {
     const auto i = static_cast<size_t>(r);
     const auto* c = s.legend.find(m->codes[i]);
-    table_->setItem(r, 0, new QTableWidgetItem(swatch(c != nullptr ? toQt(c->colour) : tokens().second), q(m->names[i])));
-    table_->setItem(r, 1, figureItem(std::isnan(m->users(i).value) ? "–" : decimal(100 * m->users(i).value, 0) + " %"));
-    table_->setItem(r, 2, figureItem(std::isnan(m->producers(i).value) ? "–" : decimal(100 * m->producers(i).value, 0) + " %"));
+    table_->setItem(r, 0,
+                    new QTableWidgetItem(swatch(c != nullptr ? toQt(c->colour) : tokens().second),
+                                         q(m->names[i])));
+    table_->setItem(
+        r, 1,
+        figureItem(std::isnan(m->users(i).value) ? "–"
+                                                 : decimal(100 * m->users(i).value, 0) + " %"));
+    table_->setItem(r, 2,
+                    figureItem(std::isnan(m->producers(i).value)
+                                   ? "–"
+                                   : decimal(100 * m->producers(i).value, 0) + " %"));
   }
   fitHeight(table_);
 }
@@ -200,12 +231,15 @@ std::vector<ViewPoint> AccuracyDesk::points() const {
     return c != nullptr ? toQt(c->colour) : QColor(Qt::white);
   };
   for (const auto& p : l.points()) {
-    if (l.closed() && book_.cell && (p.mapped != book_.cell->first || p.reference != book_.cell->second)) continue;
+    if (l.closed() && book_.cell &&
+        (p.mapped != book_.cell->first || p.reference != book_.cell->second))
+      continue;
     Place at = p.place;
     if (!change->apply(at)) continue;
     ViewPoint v{at, QColor(Qt::white), {}, false};
     if (p.reference != 0) v.colour = colour(p.reference);
-    if (l.closed() && p.reference != 0 && p.mapped != 0 && p.mapped != p.reference) v.ring = colour(p.mapped);
+    if (l.closed() && p.reference != 0 && p.mapped != 0 && p.mapped != p.reference)
+      v.ring = colour(p.mapped);
     out.push_back(v);
   }
   return out;

@@ -10,7 +10,8 @@ namespace {
 /// A key with the class's letter, its name and its colour underneath.
 class ClassKey : public QPushButton {
  public:
-  ClassKey(const QString& key, const QString& name, const QColor& colour) : key_(key), name_(name), colour_(colour) {
+  ClassKey(const QString& key, const QString& name, const QColor& colour)
+      : key_(key), name_(name), colour_(colour) {
     setStyleSheet("QPushButton { min-height: 52px; max-height: 52px; padding: 0; }");
     setMinimumWidth(60);
     setFocusPolicy(Qt::NoFocus);
@@ -33,7 +34,8 @@ class ClassKey : public QPushButton {
     p.drawText(QRect(10, 7, width() - 14, 18), Qt::AlignVCenter, key_);
     p.setPen(t.text);
     p.setFont(textFont(10));
-    p.drawText(QRect(10, 25, width() - 14, 20), Qt::AlignVCenter, p.fontMetrics().elidedText(name_, Qt::ElideRight, width() - 14));
+    p.drawText(QRect(10, 25, width() - 14, 20), Qt::AlignVCenter,
+               p.fontMetrics().elidedText(name_, Qt::ElideRight, width() - 14));
   }
 
  private:
@@ -42,7 +44,9 @@ class ClassKey : public QPushButton {
 };
 
 QLabel* keyHint(const QString& key, const QString& what) {
-  auto* l = new QLabel(QString("<span style=\"font-family:'JetBrains Mono'\"><b>%1</b></span>&nbsp; %2").arg(key, what));
+  auto* l =
+      new QLabel(QString("<span style=\"font-family:'JetBrains Mono'\"><b>%1</b></span>&nbsp; %2")
+                     .arg(key, what));
   l->setTextFormat(Qt::RichText);
   l->setFont(textFont(9.5));
   setTone(l, "second");
@@ -53,10 +57,12 @@ QLabel* keyHint(const QString& key, const QString& what) {
 
 QString LabellingSheet::keyOf(size_t i) {
   static const QString kKeys = "123456789abcdefghijklopqrstvwxyz";  // without m, n and u
-  return i < static_cast<size_t>(kKeys.size()) ? QString(kKeys[static_cast<qsizetype>(i)]) : QString();
+  return i < static_cast<size_t>(kKeys.size()) ? QString(kKeys[static_cast<qsizetype>(i)])
+                                               : QString();
 }
 
-LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book) : bench_(bench), book_(book), curvesJob_(this) {
+LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
+    : bench_(bench), book_(book), curvesJob_(this) {
   setObjectName("labellingSheet");
   setFocusPolicy(Qt::StrongFocus);
   title_ = headingLabel("What is here?");
@@ -93,10 +99,12 @@ LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book) : bench_(bench
     pane.picture->setFocusPolicy(Qt::ClickFocus);
     pane.picture->setAccessibleName(QString("Picture of %1").arg(pane.name));
     pane.picture->setSizeAdjustPolicy(QComboBox::AdjustToContents);
-    pane.picture->setStyleSheet("QComboBox { background: transparent; border: none; padding-right: 4px; }");
+    pane.picture->setStyleSheet(
+        "QComboBox { background: transparent; border: none; padding-right: 4px; }");
     connect(pane.picture, &QComboBox::activated, this, [this, i](int index) {
       setPicture(panes_[i], index);
-      bench_.setPlace("label-picture-" + std::to_string(i), pictures_[static_cast<size_t>(index)].key.toStdString());
+      bench_.setPlace("label-picture-" + std::to_string(i),
+                      pictures_[static_cast<size_t>(index)].key.toStdString());
       setFocus();
     });
     auto* under = new QHBoxLayout;
@@ -176,7 +184,9 @@ LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book) : bench_(bench
 }
 
 bool LabellingSheet::ready() const {
-  return std::all_of(panes_.begin(), panes_.end(), [](const Pane& p) { return p.view->complete(); }) && !curvesJob_.pending();
+  return std::all_of(panes_.begin(), panes_.end(),
+                     [](const Pane& p) { return p.view->complete(); }) &&
+         !curvesJob_.pending();
 }
 
 void LabellingSheet::open() {
@@ -207,9 +217,12 @@ void LabellingSheet::fillPictures() {
     for (const auto& c : compositesOf(s.scene)) {
       std::array<size_t, 3> b{};
       for (size_t i = 0; i < 3; ++i) b[i] = static_cast<size_t>(s.scene.bandOf(c.roles[i]));
-      if (c.id == "natural" && s.scene.grid.pixelWidth() < finest) finest = s.scene.grid.pixelWidth(), aerial = pictures_.size();
-      if (current != nullptr && s.id == current->id && c.id == "natural") natural = pictures_.size();
-      if (current != nullptr && s.id == current->id && c.id == "vegetation") falseColour = pictures_.size();
+      if (c.id == "natural" && s.scene.grid.pixelWidth() < finest)
+        finest = s.scene.grid.pixelWidth(), aerial = pictures_.size();
+      if (current != nullptr && s.id == current->id && c.id == "natural")
+        natural = pictures_.size();
+      if (current != nullptr && s.id == current->id && c.id == "vegetation")
+        falseColour = pictures_.size();
       pictures_.push_back(compositePicture(s.id, s.scene, b, q(c.title)));
     }
     if (compositesOf(s.scene).empty()) pictures_.push_back(bench_.pictureOf(q(s.id)));
@@ -265,15 +278,20 @@ void LabellingSheet::showPoint() {
     if (&pane == &panes_[0]) pixel = pane.span / 30;
     pane.view->setCentre(at, span / wide);
     pane.view->setMark(at, pixel);
-    pane.caption->setText(QString("%1 · %2").arg(pane.name, span >= 1000 ? decimal(span / 1000, 1) + " km" : decimal(span, 0) + " m"));
+    pane.caption->setText(QString("%1 · %2").arg(
+        pane.name, span >= 1000 ? decimal(span / 1000, 1) + " km" : decimal(span, 0) + " m"));
   }
   const size_t n = l.points().size(), done = l.labelled();
   const bool all = done == n;
   order_->setText(all ? "Every point has a label. Close the labelling to see what the map says."
-                      : QString("Point %1 of %2, in shuffled order. What the map says stays hidden until you close the labelling.").arg(l.position() + 1).arg(n));
+                      : QString("Point %1 of %2, in shuffled order. What the map says stays hidden "
+                                "until you close the labelling.")
+                            .arg(l.position() + 1)
+                            .arg(n));
   QString left;
   if (paced_ >= 5 && !all) {
-    const double minutes = static_cast<double>(pace_.elapsed()) / 60000 / static_cast<double>(paced_) * static_cast<double>(n - done);
+    const double minutes = static_cast<double>(pace_.elapsed()) / 60000 /
+                           static_cast<double>(paced_) * static_cast<double>(n - done);
     left = QString(" · about %1 min to go").arg(std::max(1, static_cast<int>(std::ceil(minutes))));
   }
   count_->setText(QString("%1 labelled · %2 unsure%3").arg(done).arg(l.unsure()).arg(left));
@@ -282,7 +300,8 @@ void LabellingSheet::showPoint() {
   unsure_->setChecked(p.unsure);
   const auto& classes = bench_.study().legend.classes;
   for (const auto& c : classes)
-    if (auto* key = findChild<QPushButton*>(QString("key-%1").arg(c.code))) key->setChecked(p.reference == c.code);
+    if (auto* key = findChild<QPushButton*>(QString("key-%1").arg(c.code)))
+      key->setChecked(p.reference == c.code);
   if (!note_->hasFocus()) note_->setPlainText(q(p.note));
   close_->setText(l.closed() ? "See the matrix" : "Close the labelling and see the matrix");
   close_->setProperty("part", all ? "primary" : "quiet");
@@ -291,11 +310,14 @@ void LabellingSheet::showPoint() {
   close_->setEnabled(done > 0);
 
   const auto* current = bench_.currentScene();
-  const std::optional<Scene> scene = current != nullptr ? std::optional<Scene>(current->scene) : std::nullopt;
+  const std::optional<Scene> scene =
+      current != nullptr ? std::optional<Scene>(current->scene) : std::nullopt;
   std::vector<Scene> radar;
   for (const auto& s : bench_.study().scenes)
-    if (s.scene.isRadar() && s.scene.bandOf("vh") >= 0 && !s.scene.date.empty()) radar.push_back(s.scene);
-  std::sort(radar.begin(), radar.end(), [](const Scene& a, const Scene& b) { return a.date < b.date; });
+    if (s.scene.isRadar() && s.scene.bandOf("vh") >= 0 && !s.scene.date.empty())
+      radar.push_back(s.scene);
+  std::sort(radar.begin(), radar.end(),
+            [](const Scene& a, const Scene& b) { return a.date < b.date; });
   curvesJob_.ask(
       [place = p.place, crs = book_.crs(), scene, radar](const Progress&) {
         Curves c;
@@ -305,14 +327,17 @@ void LabellingSheet::showPoint() {
           for (const auto& b : scene->bands) {
             const double v = readBandAt({place}, crs, b)[0];
             if (std::isnan(v)) continue;
-            c.wavelengths << (b.wavelength > 0 ? b.wavelength : static_cast<double>(c.wavelengths.size() + 1));
+            c.wavelengths << (b.wavelength > 0 ? b.wavelength
+                                               : static_cast<double>(c.wavelengths.size() + 1));
             c.reflectance << v;
           }
         }
         for (const auto& s : radar) {
-          const double v = readBandAt({place}, crs, s.bands[static_cast<size_t>(s.bandOf("vh"))])[0];
+          const double v =
+              readBandAt({place}, crs, s.bands[static_cast<size_t>(s.bandOf("vh"))])[0];
           if (!(v > 0) && s.state == ValueState::BackscatterPower) continue;
-          c.days << static_cast<double>(QDate::fromString(q(s.date), Qt::ISODate).startOfDay(Qt::UTC).toSecsSinceEpoch());
+          c.days << static_cast<double>(
+              QDate::fromString(q(s.date), Qt::ISODate).startOfDay(Qt::UTC).toSecsSinceEpoch());
           c.backscatter << (s.state == ValueState::BackscatterPower ? 10 * std::log10(v) : v);
         }
         return c;
@@ -320,7 +345,8 @@ void LabellingSheet::showPoint() {
       [this](const Curves& c) {
         reflectanceTitle_->setText(c.reflectanceTitle);
         reflectance_->show(c.wavelengths, c.reflectance, "", "", false, tokens().text);
-        radarTitle_->setText(c.days.isEmpty() ? "No radar scenes with dates in this study." : "Radar VH through the season, dB");
+        radarTitle_->setText(c.days.isEmpty() ? "No radar scenes with dates in this study."
+                                              : "Radar VH through the season, dB");
         radar_->setVisible(!c.days.isEmpty());
         radar_->show(c.days, c.backscatter, "", "", true, tokens().accent);
       },
@@ -358,15 +384,24 @@ void LabellingSheet::keyPressEvent(QKeyEvent* e) {
       l.back();
       book_.changed();
       return showPoint();
-    case Qt::Key_U: return unsure_->click();
-    case Qt::Key_N: return note_->setFocus();
-    case Qt::Key_Plus: case Qt::Key_Equal: return zoom(1 / 1.4);
-    case Qt::Key_Minus: return zoom(1.4);
-    case Qt::Key_Escape: return Q_EMIT leaveAsked();
+    case Qt::Key_U:
+      return unsure_->click();
+    case Qt::Key_N:
+      return note_->setFocus();
+    case Qt::Key_Plus:
+    case Qt::Key_Equal:
+      return zoom(1 / 1.4);
+    case Qt::Key_Minus:
+      return zoom(1.4);
+    case Qt::Key_Escape:
+      return Q_EMIT leaveAsked();
     case Qt::Key_QuoteLeft:
-      if (pictures_.size() > 1) setPicture(panes_[0], (panes_[0].picture->currentIndex() + 1) % static_cast<int>(pictures_.size()));
+      if (pictures_.size() > 1)
+        setPicture(panes_[0],
+                   (panes_[0].picture->currentIndex() + 1) % static_cast<int>(pictures_.size()));
       return;
-    default: break;
+    default:
+      break;
   }
   const QString key = e->text().toLower();
   for (size_t i = 0; i < classes.size(); ++i)
@@ -379,7 +414,8 @@ bool LabellingSheet::eventFilter(QObject* o, QEvent* e) {
     book_.labelling().setNote(note_->toPlainText().trimmed().toStdString());
     book_.changed();
   }
-  if (o == note_ && e->type() == QEvent::KeyPress && static_cast<QKeyEvent*>(e)->key() == Qt::Key_Escape) {
+  if (o == note_ && e->type() == QEvent::KeyPress &&
+      static_cast<QKeyEvent*>(e)->key() == Qt::Key_Escape) {
     setFocus();
     return true;
   }

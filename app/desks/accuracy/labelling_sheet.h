@@ -5,8 +5,8 @@
 
 namespace zp {
 
-/// The labelling desk: one point at three zooms, its curves, and a key a class. What the map says is
-/// nowhere on it.
+/// The labelling desk: one point at three zooms, its curves, and a key a class. What the map says
+/// is nowhere on it.
 class LabellingSheet : public QWidget {
   Q_OBJECT
  public:

@@ -7,7 +7,9 @@ namespace zp {
 namespace {
 constexpr int kNames = 122, kHead = 92, kMargins = 250, kFoot = 30;
 
-QString percent(double share) { return std::isnan(share) ? QString("–") : decimal(100 * share, 0) + " %"; }
+QString percent(double share) {
+  return std::isnan(share) ? QString("–") : decimal(100 * share, 0) + " %";
+}
 }  // namespace
 
 MatrixView::MatrixView(QWidget* parent) : QWidget(parent) {
@@ -30,15 +32,18 @@ void MatrixView::setShow(Show show) {
 }
 
 int MatrixView::cellWidth() const {
-  return std::clamp((width() - kNames - kMargins) / std::max(1, static_cast<int>(matrix_.codes.size())), 30, 72);
+  return std::clamp(
+      (width() - kNames - kMargins) / std::max(1, static_cast<int>(matrix_.codes.size())), 30, 72);
 }
 
 int MatrixView::cellHeight() const {
-  return std::clamp((height() - kHead - kFoot) / std::max(1, static_cast<int>(matrix_.codes.size())), 20, 40);
+  return std::clamp(
+      (height() - kHead - kFoot) / std::max(1, static_cast<int>(matrix_.codes.size())), 20, 40);
 }
 
 QRect MatrixView::cellRect(size_t map, size_t reference) const {
-  return QRect(kNames + static_cast<int>(reference) * cellWidth(), kHead + static_cast<int>(map) * cellHeight(), cellWidth() - 1, cellHeight() - 1);
+  return QRect(kNames + static_cast<int>(reference) * cellWidth(),
+               kHead + static_cast<int>(map) * cellHeight(), cellWidth() - 1, cellHeight() - 1);
 }
 
 QString MatrixView::cellText(size_t i, size_t j) const {
@@ -61,7 +66,9 @@ void MatrixView::paintEvent(QPaintEvent*) {
     for (size_t j = 0; j < k; ++j)
       if (i != j) most = std::max(most, matrix_.counts[i][j]);
   const auto mixed = [](QColor a, QColor b, double s) {
-    return QColor::fromRgbF(static_cast<float>(a.redF() + s * (b.redF() - a.redF())), static_cast<float>(a.greenF() + s * (b.greenF() - a.greenF())), static_cast<float>(a.blueF() + s * (b.blueF() - a.blueF())));
+    return QColor::fromRgbF(static_cast<float>(a.redF() + s * (b.redF() - a.redF())),
+                            static_cast<float>(a.greenF() + s * (b.greenF() - a.greenF())),
+                            static_cast<float>(a.blueF() + s * (b.blueF() - a.blueF())));
   };
   const auto swatchOf = [&](size_t i) {
     const auto* c = legend_.find(matrix_.codes[i]);
@@ -89,12 +96,18 @@ void MatrixView::paintEvent(QPaintEvent*) {
     p.drawRoundedRect(QRectF(2, first.center().y() - 5, 11, 11), 2, 2);
     p.setPen(t.text);
     p.setFont(textFont(9.5));
-    p.drawText(QRect(21, first.top(), kNames - 26, first.height()), Qt::AlignVCenter, p.fontMetrics().elidedText(q(matrix_.names[i]), Qt::ElideRight, kNames - 26));
+    p.drawText(QRect(21, first.top(), kNames - 26, first.height()), Qt::AlignVCenter,
+               p.fontMetrics().elidedText(q(matrix_.names[i]), Qt::ElideRight, kNames - 26));
     for (size_t j = 0; j < k; ++j) {
       const QRect cell = cellRect(i, j);
       const size_t n = matrix_.counts[i][j];
-      const double share = i == j ? 0.35 + 0.5 * static_cast<double>(n) / static_cast<double>(std::max<size_t>(1, std::max(matrix_.rowTotal(i), matrix_.columnTotal(j)))) : 0.22 + 0.5 * static_cast<double>(n) / static_cast<double>(most);
-      const QColor tint = i == j ? (light ? QColor("#9c86d8") : QColor("#8a74c8")) : (light ? QColor("#d98a68") : QColor("#a8543c"));
+      const double share =
+          i == j ? 0.35 + 0.5 * static_cast<double>(n) /
+                              static_cast<double>(std::max<size_t>(
+                                  1, std::max(matrix_.rowTotal(i), matrix_.columnTotal(j))))
+                 : 0.22 + 0.5 * static_cast<double>(n) / static_cast<double>(most);
+      const QColor tint = i == j ? (light ? QColor("#9c86d8") : QColor("#8a74c8"))
+                                 : (light ? QColor("#d98a68") : QColor("#a8543c"));
       if (n > 0) p.fillRect(cell, mixed(t.panel, tint, share));
       p.setPen(n > 0 ? t.text : t.second);
       p.setFont(figureFont(9.5));
@@ -103,7 +116,8 @@ void MatrixView::paintEvent(QPaintEvent*) {
     const Estimate u = matrix_.users(i);
     p.setPen(t.text);
     p.setFont(figureFont(9.5));
-    p.drawText(QRect(right + 2, first.top(), 52, first.height()), Qt::AlignRight | Qt::AlignVCenter, grouped(matrix_.rowTotal(i)));
+    p.drawText(QRect(right + 2, first.top(), 52, first.height()), Qt::AlignRight | Qt::AlignVCenter,
+               grouped(matrix_.rowTotal(i)));
     if (!std::isnan(u.value)) {
       const double x0 = right + 70, w = 104, y = first.center().y() + 0.5;
       p.setPen(QPen(t.hairline, 2));
@@ -114,7 +128,8 @@ void MatrixView::paintEvent(QPaintEvent*) {
       p.setBrush(t.text);
       p.drawEllipse(QPointF(x0 + w * u.value, y), 4.5, 4.5);
       p.setPen(t.text);
-      p.drawText(QRect(right + 180, first.top(), 60, first.height()), Qt::AlignRight | Qt::AlignVCenter, percent(u.value));
+      p.drawText(QRect(right + 180, first.top(), 60, first.height()),
+                 Qt::AlignRight | Qt::AlignVCenter, percent(u.value));
     }
   }
   const int foot = kHead + static_cast<int>(k) * cellHeight() + 4;
@@ -125,12 +140,14 @@ void MatrixView::paintEvent(QPaintEvent*) {
   p.setFont(figureFont(9));
   for (size_t j = 0; j < k; ++j) {
     const QRect c = cellRect(0, j);
-    p.drawText(QRect(c.left() - 6, foot, c.width() + 12, 20), Qt::AlignCenter, percent(matrix_.producers(j).value));
+    p.drawText(QRect(c.left() - 6, foot, c.width() + 12, 20), Qt::AlignCenter,
+               percent(matrix_.producers(j).value));
   }
   if (chosen_.first >= 0) {
     p.setBrush(Qt::NoBrush);
     p.setPen(QPen(t.text, 2));
-    p.drawRect(cellRect(static_cast<size_t>(chosen_.first), static_cast<size_t>(chosen_.second)).adjusted(-1, -1, 1, 1));
+    p.drawRect(cellRect(static_cast<size_t>(chosen_.first), static_cast<size_t>(chosen_.second))
+                   .adjusted(-1, -1, 1, 1));
   }
 }
 
@@ -145,17 +162,23 @@ void MatrixView::choose(int map, int reference) {
 void MatrixView::mousePressEvent(QMouseEvent* e) {
   for (size_t i = 0; i < matrix_.codes.size(); ++i)
     for (size_t j = 0; j < matrix_.codes.size(); ++j)
-      if (cellRect(i, j).contains(e->position().toPoint())) return choose(static_cast<int>(i), static_cast<int>(j));
+      if (cellRect(i, j).contains(e->position().toPoint()))
+        return choose(static_cast<int>(i), static_cast<int>(j));
 }
 
 void MatrixView::keyPressEvent(QKeyEvent* e) {
   const auto [i, j] = chosen_;
   switch (e->key()) {
-    case Qt::Key_Up: return choose(i - 1, j);
-    case Qt::Key_Down: return choose(i + 1, j);
-    case Qt::Key_Left: return choose(i, j - 1);
-    case Qt::Key_Right: return choose(i, j + 1);
-    default: QWidget::keyPressEvent(e);
+    case Qt::Key_Up:
+      return choose(i - 1, j);
+    case Qt::Key_Down:
+      return choose(i + 1, j);
+    case Qt::Key_Left:
+      return choose(i, j - 1);
+    case Qt::Key_Right:
+      return choose(i, j + 1);
+    default:
+      QWidget::keyPressEvent(e);
   }
 }
 
@@ -167,7 +190,10 @@ MatrixSheet::MatrixSheet(Workbench& bench, LabelBook& book) : bench_(bench), boo
   auto* chips = new QHBoxLayout;
   chips->setSpacing(6);
   auto* group = new QButtonGroup(this);
-  const std::pair<const char*, MatrixView::Show> shows[] = {{"Counts", MatrixView::Show::Counts}, {"Row %", MatrixView::Show::RowShares}, {"Column %", MatrixView::Show::ColumnShares}};
+  const std::pair<const char*, MatrixView::Show> shows[] = {
+      {"Counts", MatrixView::Show::Counts},
+      {"Row %", MatrixView::Show::RowShares},
+      {"Column %", MatrixView::Show::ColumnShares}};
   for (const auto& [name, show] : shows) {
     auto* c = chip(name);
     group->addButton(c);
@@ -190,12 +216,14 @@ MatrixSheet::MatrixSheet(Workbench& bench, LabelBook& book) : bench_(bench), boo
   show_->setObjectName("showPoints");
   connect(show_, &QPushButton::clicked, this, [this] {
     const auto [i, j] = view_->chosen();
-    if (matrix_ && i >= 0) book_.cell = {matrix_->codes[static_cast<size_t>(i)], matrix_->codes[static_cast<size_t>(j)]};
+    if (matrix_ && i >= 0)
+      book_.cell = {matrix_->codes[static_cast<size_t>(i)], matrix_->codes[static_cast<size_t>(j)]};
     Q_EMIT pointsAsked();
   });
   auto* strip = new QFrame;
   strip->setObjectName("strip");
-  strip->setStyleSheet(QString("#strip { background: %1; border-radius: 4px; }").arg(tokens().sunken.name()));
+  strip->setStyleSheet(
+      QString("#strip { background: %1; border-radius: 4px; }").arg(tokens().sunken.name()));
   auto* in = new QHBoxLayout(strip);
   in->setContentsMargins(14, 8, 14, 8);
   in->addWidget(sentence_, 1);
@@ -234,7 +262,10 @@ MatrixSheet::MatrixSheet(Workbench& bench, LabelBook& book) : bench_(bench), boo
   areas_->setSelectionMode(QAbstractItemView::NoSelection);
   areas_->setFocusPolicy(Qt::NoFocus);
   side->addWidget(areas_);
-  side->addWidget(secondLabel("<b>User's accuracy</b>: of what the map calls a class, how much is it on the ground. 100 % less it is the commission error.<br><b>Producer's accuracy</b>: of what is a class on the ground, how much the map found. 100 % less it is the omission error."));
+  side->addWidget(secondLabel(
+      "<b>User's accuracy</b>: of what the map calls a class, how much is it on the ground. 100 % "
+      "less it is the commission error.<br><b>Producer's accuracy</b>: of what is a class on the "
+      "ground, how much the map found. 100 % less it is the omission error."));
   side->addStretch();
   said_ = secondLabel("");
   said_->setObjectName("matrixSaid");
@@ -242,7 +273,8 @@ MatrixSheet::MatrixSheet(Workbench& bench, LabelBook& book) : bench_(bench), boo
   auto* csv = primaryButton("Matrix as CSV…");
   csv->setObjectName("matrixCsv");
   connect(csv, &QPushButton::clicked, this, [this] {
-    const QString file = QFileDialog::getSaveFileName(this, "Matrix as CSV", "confusion-matrix.csv", "CSV (*.csv)");
+    const QString file =
+        QFileDialog::getSaveFileName(this, "Matrix as CSV", "confusion-matrix.csv", "CSV (*.csv)");
     if (!file.isEmpty()) writeCsv(file);
   });
   auto* back = quietButton("To the view");
@@ -276,28 +308,52 @@ void MatrixSheet::open() {
     return;
   }
   const auto* map = book_.map();
-  title_->setText(QString("Confusion matrix of “%1”").arg(map != nullptr ? q(map->name) : QString("a map that is gone")));
-  about_->setText(QString("Rows: what the map says. Columns: what the reference says. %1 points.").arg(grouped(matrix_->total())));
+  title_->setText(QString("Confusion matrix of “%1”")
+                      .arg(map != nullptr ? q(map->name) : QString("a map that is gone")));
+  about_->setText(QString("Rows: what the map says. Columns: what the reference says. %1 points.")
+                      .arg(grouped(matrix_->total())));
   view_->setMatrix(*matrix_, bench_.study().legend);
   const auto weighted = book_.weighted(*matrix_);
   fillAreas(weighted);
   const Estimate o = weighted ? weighted->overall : matrix_->overall(), k = matrix_->kappa();
-  overall_->setText(QString("<span style='font-size:30px;font-weight:600'>%1 %</span> &nbsp;<span style='color:%3'>± %2</span>").arg(decimal(100 * o.value, 1), decimal(50 * (o.high - o.low), 1), tokens().second.name()));
-  interval_->setText(QString("overall accuracy, 95 % interval %1 to %2 %.%3").arg(decimal(100 * o.low, 1), decimal(100 * o.high, 1), weighted ? QString(" Weighted by mapped area, since the points were drawn per class; of the points alone, %1 % are right.").arg(decimal(100 * matrix_->overall().value, 1)) : QString()));
-  kappa_->setText(std::isnan(k.value) ? QString("Kappa is not defined with one class.") : QString("Kappa &nbsp;<b>%1</b> &nbsp;<span style='color:%4'>interval %2 to %3</span>").arg(decimal(k.value, 3), decimal(k.low, 3), decimal(k.high, 3), tokens().second.name()));
+  overall_->setText(QString("<span style='font-size:30px;font-weight:600'>%1 %</span> &nbsp;<span "
+                            "style='color:%3'>± %2</span>")
+                        .arg(decimal(100 * o.value, 1), decimal(50 * (o.high - o.low), 1),
+                             tokens().second.name()));
+  interval_->setText(QString("overall accuracy, 95 % interval %1 to %2 %.%3")
+                         .arg(decimal(100 * o.low, 1), decimal(100 * o.high, 1),
+                              weighted
+                                  ? QString(" Weighted by mapped area, since the points were drawn "
+                                            "per class; of the points alone, %1 % are right.")
+                                        .arg(decimal(100 * matrix_->overall().value, 1))
+                                  : QString()));
+  kappa_->setText(
+      std::isnan(k.value)
+          ? QString("Kappa is not defined with one class.")
+          : QString("Kappa &nbsp;<b>%1</b> &nbsp;<span style='color:%4'>interval %2 to %3</span>")
+                .arg(decimal(k.value, 3), decimal(k.low, 3), decimal(k.high, 3),
+                     tokens().second.name()));
   QString told;
-  if (matrix_->skipped > 0) told = QString("%1 point%2 without a label or outside the map %3 left out. ").arg(matrix_->skipped).arg(matrix_->skipped == 1 ? "" : "s", matrix_->skipped == 1 ? "is" : "are");
+  if (matrix_->skipped > 0)
+    told = QString("%1 point%2 without a label or outside the map %3 left out. ")
+               .arg(matrix_->skipped)
+               .arg(matrix_->skipped == 1 ? "" : "s", matrix_->skipped == 1 ? "is" : "are");
   QStringList small;
   for (size_t i = 0; i < matrix_->codes.size(); ++i)
     if (matrix_->rowTotal(i) < 15) small << q(matrix_->names[i]);
-  if (!small.isEmpty()) told += QString("Fewer than 15 points are mapped as %1: read those intervals before the percentages.").arg(small.join(", "));
+  if (!small.isEmpty())
+    told +=
+        QString(
+            "Fewer than 15 points are mapped as %1: read those intervals before the percentages.")
+            .arg(small.join(", "));
   counts_->setText(told.isEmpty() ? "Every class has at least 15 points on the map." : told);
   // The most frequent confusion is what to look at first.
   int wi = 0, wj = 0;
   size_t worst = 0;
   for (size_t i = 0; i < matrix_->codes.size(); ++i)
     for (size_t j = 0; j < matrix_->codes.size(); ++j)
-      if (i != j && matrix_->counts[i][j] > worst) worst = matrix_->counts[i][j], wi = static_cast<int>(i), wj = static_cast<int>(j);
+      if (i != j && matrix_->counts[i][j] > worst)
+        worst = matrix_->counts[i][j], wi = static_cast<int>(i), wj = static_cast<int>(j);
   view_->choose(wi, wj);
 }
 
@@ -310,7 +366,9 @@ void MatrixSheet::fillAreas(const std::optional<StratifiedEstimate>& weighted) {
   for (int r = 0; r < areas_->rowCount(); ++r) {
     const auto i = static_cast<size_t>(r);
     const auto* c = bench_.study().legend.find(matrix_->codes[i]);
-    areas_->setItem(r, 0, new QTableWidgetItem(swatch(c != nullptr ? toQt(c->colour) : tokens().second), q(matrix_->names[i])));
+    areas_->setItem(r, 0,
+                    new QTableWidgetItem(swatch(c != nullptr ? toQt(c->colour) : tokens().second),
+                                         q(matrix_->names[i])));
     const auto area = mapped.find(matrix_->codes[i]);
     areas_->setItem(r, 1, figureItem(area == mapped.end() ? "–" : areaText(area->second)));
     const Estimate& e = weighted->area[i];
@@ -325,9 +383,16 @@ void MatrixSheet::explain(int map, int reference) {
   const size_t n = matrix_->counts[i][j];
   const QString a = q(matrix_->names[i]).toHtmlEscaped(), b = q(matrix_->names[j]).toHtmlEscaped();
   const QString points = n == 1 ? QString("1 point") : QString("%1 points").arg(grouped(n));
-  if (i == j) sentence_->setText(QString("<b>%1</b> mapped as %2 %3 %2 on the ground: the map is right there.").arg(points, a, n == 1 ? "is" : "are"));
-  else if (n == 0) sentence_->setText(QString("No point mapped as %1 is %2 on the ground.").arg(a, b));
-  else sentence_->setText(QString("<b>%1</b> mapped as %2 %3 %4 on the ground: a commission error of %2, an omission of %4.").arg(points, a, n == 1 ? "is" : "are", b));
+  if (i == j)
+    sentence_->setText(
+        QString("<b>%1</b> mapped as %2 %3 %2 on the ground: the map is right there.")
+            .arg(points, a, n == 1 ? "is" : "are"));
+  else if (n == 0)
+    sentence_->setText(QString("No point mapped as %1 is %2 on the ground.").arg(a, b));
+  else
+    sentence_->setText(QString("<b>%1</b> mapped as %2 %3 %4 on the ground: a commission error of "
+                               "%2, an omission of %4.")
+                           .arg(points, a, n == 1 ? "is" : "are", b));
   show_->setVisible(n > 0);
 }
 

@@ -53,7 +53,8 @@ class MatrixSheet : public QWidget {
   Workbench& bench_;
   LabelBook& book_;
   std::optional<ConfusionMatrix> matrix_;
-  QLabel *title_, *about_, *sentence_, *overall_, *interval_, *kappa_, *counts_, *said_, *areaTitle_;
+  QLabel *title_, *about_, *sentence_, *overall_, *interval_, *kappa_, *counts_, *said_,
+      *areaTitle_;
   QTableWidget* areas_;
   MatrixView* view_;
   QPushButton* show_;

@@ -7,7 +7,8 @@
 namespace zp {
 
 namespace {
-const QColor kClassColours[] = {QColor("#7b8fa1"), QColor("#cfae72"), QColor("#5b9a52"), QColor("#b0607a"), QColor("#6f7fc0"), QColor("#a0a0a0")};
+const QColor kClassColours[] = {QColor("#7b8fa1"), QColor("#cfae72"), QColor("#5b9a52"),
+                                QColor("#b0607a"), QColor("#6f7fc0"), QColor("#a0a0a0")};
 }
 
 IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
@@ -97,7 +98,9 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
 
 void IndicesDesk::refresh() {
   const auto* s = bench_.currentScene();
-  if (s == nullptr) return setMissing("Indices are computed from the bands of a scene. Bring one in first.", "Go to scenes", 0);
+  if (s == nullptr)
+    return setMissing("Indices are computed from the bands of a scene. Bring one in first.",
+                      "Go to scenes", 0);
   setReady();
   filling_ = true;
   while (auto* item = chips_->takeAt(0)) {
@@ -105,7 +108,8 @@ void IndicesDesk::refresh() {
     delete item;
   }
   std::vector<const IndexEntry*> can, cannot;
-  for (const auto& e : indexBook()) (missingRoles(e, s->scene).empty() ? can : cannot).push_back(&e);
+  for (const auto& e : indexBook())
+    (missingRoles(e, s->scene).empty() ? can : cannot).push_back(&e);
   for (const auto* e : can) {
     auto* b = chip(q(e->title));
     b->setObjectName("index-" + q(e->id));
@@ -163,7 +167,9 @@ void IndicesDesk::formulaChanged() {
     about_->setText(q(entry->about) + " <i>" + q(entry->source) + "</i>");
   } else {
     setHeading("Formula by hand", "Of " + q(s->scene.name) + ".");
-    about_->setText("Roles here: " + q(listed(s->scene.roles())) + ". Also + − * / ^, comparisons, and, or, not, when … then … else …, min max abs sqrt log10 exp ndiff.");
+    about_->setText("Roles here: " + q(listed(s->scene.roles())) +
+                    ". Also + − * / ^, comparisons, and, or, not, when … then … else …, min max "
+                    "abs sqrt log10 exp ndiff.");
   }
   const auto e = edit_->error();
   error_->setVisible(e.has_value());
@@ -172,10 +178,13 @@ void IndicesDesk::formulaChanged() {
   primary_->setEnabled(!e.has_value());
   const bool made = product() != nullptr;
   const QString name = entry != nullptr ? q(entry->title) : QString("index by hand");
-  primary_->setText(made ? QString("Make map of %1 classes").arg(cuts_.size() + 1) : "Make " + name.toLower());
+  primary_->setText(made ? QString("Make map of %1 classes").arg(cuts_.size() + 1)
+                         : "Make " + name.toLower());
   chart_->setVisible(made);
   table_->setVisible(made);
-  for (QWidget* w : {static_cast<QWidget*>(suggest_), static_cast<QWidget*>(addCut_), static_cast<QWidget*>(dropCut_)}) w->setVisible(made);
+  for (QWidget* w : {static_cast<QWidget*>(suggest_), static_cast<QWidget*>(addCut_),
+                     static_cast<QWidget*>(dropCut_)})
+    w->setVisible(made);
   thresholdTitle_->setText(made ? "Thresholds" : "");
   polygons_->setVisible(made);
   polygons_->setEnabled(classMap() != nullptr);
@@ -202,11 +211,15 @@ void IndicesDesk::showPreview() {
 
 void IndicesDesk::showRange(const Statistics& st, bool exact) {
   if (st.valid == 0) return range_->setText("There is no pixel with a value; check the formula.");
-  QString text = QString("From %1 to %2%3").arg(compact(st.min), compact(st.max), exact ? "" : " in a quick look");
+  QString text = QString("From %1 to %2%3")
+                     .arg(compact(st.min), compact(st.max), exact ? "" : " in a quick look");
   if (!index_.empty()) {
     const auto& e = indexEntry(index_);
     const bool inside = st.min >= e.low - 1e-6 && st.max <= e.high + 1e-6;
-    text += QString(", %1 the expected %2 to %3. ").arg(inside ? "inside" : "outside").arg(compact(e.low), compact(e.high)) + q(e.reading);
+    text += QString(", %1 the expected %2 to %3. ")
+                .arg(inside ? "inside" : "outside")
+                .arg(compact(e.low), compact(e.high)) +
+            q(e.reading);
   } else {
     text += ".";
   }
@@ -218,7 +231,9 @@ const Product* IndicesDesk::product() const {
   if (s == nullptr) return nullptr;
   const auto& all = bench_.study().products;
   for (auto p = all.rbegin(); p != all.rend(); ++p)
-    if (p->kind == ProductKind::Index && p->step.value("scene", "") == s->id && p->step.value("formula", "") == edit_->formula()) return &*p;
+    if (p->kind == ProductKind::Index && p->step.value("scene", "") == s->id &&
+        p->step.value("formula", "") == edit_->formula())
+      return &*p;
   return nullptr;
 }
 
@@ -239,17 +254,18 @@ void IndicesDesk::showProduct() {
     return setCuts(cuts_.empty() ? std::vector<double>{otsuThreshold(histogram_)} : cuts_);
   }
   const auto file = p->file;
-  histogramJob_.ask([file](const Progress& progress) { return histogramOf(file, 1, 2000, progress); },
-                    [this, tag, file](const Histogram& h) {
-                      histogram_ = h;
-                      histogramOf_ = tag;
-                      chart_->setHistogram(h);
-                      const auto areas = pixelAreas(RasterFile(file).grid());
-                      pixelArea_ = areas.empty() ? 0 : areas[areas.size() / 2];
-                      showRange(h.statistics, true);
-                      setCuts({otsuThreshold(h)});
-                    },
-                    [this](const QString& sentence) { say(sentence); });
+  histogramJob_.ask(
+      [file](const Progress& progress) { return histogramOf(file, 1, 2000, progress); },
+      [this, tag, file](const Histogram& h) {
+        histogram_ = h;
+        histogramOf_ = tag;
+        chart_->setHistogram(h);
+        const auto areas = pixelAreas(RasterFile(file).grid());
+        pixelArea_ = areas.empty() ? 0 : areas[areas.size() / 2];
+        showRange(h.statistics, true);
+        setCuts({otsuThreshold(h)});
+      },
+      [this](const QString& sentence) { say(sentence); });
 }
 
 void IndicesDesk::setCuts(const std::vector<double>& cuts) {
@@ -257,7 +273,9 @@ void IndicesDesk::setCuts(const std::vector<double>& cuts) {
   static const QStringList kNames[] = {{"Low", "High"}, {"Low", "Middle", "High"}};
   if (classes_.size() != cuts.size() + 1) {
     // Names of one's own stay; those nobody changed follow the number of classes.
-    const auto given = [](size_t i, size_t n) { return n < 4 ? kNames[n - 2][static_cast<qsizetype>(i)] : QString("Class %1").arg(i + 1); };
+    const auto given = [](size_t i, size_t n) {
+      return n < 4 ? kNames[n - 2][static_cast<qsizetype>(i)] : QString("Class %1").arg(i + 1);
+    };
     const size_t had = classes_.size(), n = cuts.size() + 1;
     for (size_t i = 0; i < had; ++i)
       if (i < n && had >= 2 && classes_[i].name == given(i, had)) classes_[i].name = given(i, n);
@@ -269,7 +287,8 @@ void IndicesDesk::setCuts(const std::vector<double>& cuts) {
   for (const auto& c : classes_) colours.push_back(c.colour);
   chart_->setCuts(cuts_, colours);
   fillAreas();
-  if (product() != nullptr) primary_->setText(QString("Make map of %1 classes").arg(cuts_.size() + 1));
+  if (product() != nullptr)
+    primary_->setText(QString("Make map of %1 classes").arg(cuts_.size() + 1));
 }
 
 void IndicesDesk::fillAreas() {
@@ -309,14 +328,25 @@ void IndicesDesk::act() {
   say("");
   if (product() == nullptr) {
     const std::string name = index_.empty() ? "Formula" : indexEntry(index_).title;
-    const Json step = {{"do", "index"}, {"scene", s->id}, {"formula", edit_->formula()}, {"name", name}, {"ramp", index_.empty() ? "dusk" : indexEntry(index_).ramp}};
+    const Json step = {{"do", "index"},
+                       {"scene", s->id},
+                       {"formula", edit_->formula()},
+                       {"name", name},
+                       {"ramp", index_.empty() ? "dusk" : indexEntry(index_).ramp}};
     cuts_.clear();
-    bench_.run(step, "Make " + q(name).toLower(), [this](const QString& id) { Q_EMIT productAsked(id); });
+    bench_.run(step, "Make " + q(name).toLower(),
+               [this](const QString& id) { Q_EMIT productAsked(id); });
     return;
   }
   Json classes = Json::array();
-  for (const auto& c : classes_) classes.push_back({{"name", c.name.toStdString()}, {"colour", colourText(fromQt(c.colour))}});
-  const Json step = {{"do", "threshold"}, {"product", product()->id}, {"at", cuts_}, {"classes", classes}, {"name", product()->name + ", " + std::to_string(classes_.size()) + " classes"}};
+  for (const auto& c : classes_)
+    classes.push_back({{"name", c.name.toStdString()}, {"colour", colourText(fromQt(c.colour))}});
+  const Json step = {
+      {"do", "threshold"},
+      {"product", product()->id},
+      {"at", cuts_},
+      {"classes", classes},
+      {"name", product()->name + ", " + std::to_string(classes_.size()) + " classes"}};
   bench_.run(step, primary_->text(), [this](const QString& id) { Q_EMIT productAsked(id); });
 }
 
@@ -338,11 +368,17 @@ void IndicesDesk::exportPolygons() {
   std::vector<int> codes;
   for (auto* a : ticks)
     if (picked == all || picked == a) codes.push_back(a->data().toInt());
-  const QString target = QFileDialog::getSaveFileName(this, "Polygons", q(fileStem(map->name)) + ".gpkg", "GeoPackage (*.gpkg);;GeoJSON (*.geojson);;Shapefile (*.shp)");
+  const QString target =
+      QFileDialog::getSaveFileName(this, "Polygons", q(fileStem(map->name)) + ".gpkg",
+                                   "GeoPackage (*.gpkg);;GeoJSON (*.geojson);;Shapefile (*.shp)");
   if (target.isEmpty()) return;
   const Product copy = *map;
-  bench_.background("Make polygons", [copy, codes, target](const Progress& p) { exportClassPolygons(copy, codes, target.toStdString(), p); },
-                    [this, target] { Q_EMIT bench_.notice(QString("The polygons are in “%1”.").arg(target)); });
+  bench_.background(
+      "Make polygons",
+      [copy, codes, target](const Progress& p) {
+        exportClassPolygons(copy, codes, target.toStdString(), p);
+      },
+      [this, target] { Q_EMIT bench_.notice(QString("The polygons are in “%1”.").arg(target)); });
 }
 
 }  // namespace zp

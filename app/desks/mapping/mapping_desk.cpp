@@ -20,7 +20,9 @@ MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, "M
     auto* b = chip(q(m.title));
     b->setObjectName("method-" + q(m.id));
     methodChips_[m.id] = b;
-    auto* paragraph = new Paragraph(QString("<p>%1</p><p><b>Assumes:</b> %2</p><p><b>Fails:</b> %3</p><p><i>%4</i></p>").arg(q(m.about), q(m.assumes), q(m.fails), q(m.source)));
+    auto* paragraph = new Paragraph(
+        QString("<p>%1</p><p><b>Assumes:</b> %2</p><p><b>Fails:</b> %3</p><p><i>%4</i></p>")
+            .arg(q(m.about), q(m.assumes), q(m.fails), q(m.source)));
     paragraph->opener()->setObjectName("explain-" + q(m.id));
     paragraphs_[m.id] = paragraph;
     row->addWidget(b);
@@ -67,8 +69,11 @@ MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, "M
 
 void MappingDesk::refresh() {
   const auto* s = bench_.currentScene();
-  if (s == nullptr) return setMissing("A map needs a scene. Bring one in first.", "Go to scenes", 0);
-  if (bench_.study().training.empty()) return setMissing("A trained map needs training areas. Draw or import some first.", "Go to training", 2);
+  if (s == nullptr)
+    return setMissing("A map needs a scene. Bring one in first.", "Go to scenes", 0);
+  if (bench_.study().training.empty())
+    return setMissing("A trained map needs training areas. Draw or import some first.",
+                      "Go to training", 2);
   setReady();
   if (bandsOf_ != s->id) {
     bandsOf_ = s->id;
@@ -93,8 +98,10 @@ void MappingDesk::fillBands() {
     c->setObjectName(QString("feature-%1").arg(b + 1));
     c->setChecked(bands_.count(b) > 0);
     connect(c, &QPushButton::toggled, this, [this, b](bool on) {
-      if (on) bands_.insert(b);
-      else bands_.erase(b);
+      if (on)
+        bands_.insert(b);
+      else
+        bands_.erase(b);
       chooseMethod(method_);
     });
     bandChips_->addWidget(c);
@@ -107,16 +114,26 @@ void MappingDesk::chooseMethod(const std::string& id) {
   const bool likelihood = id == "maximum-likelihood";
   priorRow_->setVisible(likelihood);
   priorTable_->setVisible(likelihood && priors_->currentIndex() == 1);
-  rejectUnit_->setText(likelihood ? "In standard deviations from the class (Mahalanobis distance); 3 to 5 is usual." : "In the unit of the bands, from the nearest mean.");
+  rejectUnit_->setText(
+      likelihood ? "In standard deviations from the class (Mahalanobis distance); 3 to 5 is usual."
+                 : "In the unit of the bands, from the nearest mean.");
   std::set<int> classes;
   for (const auto& a : bench_.study().training) classes.insert(a.code);
   const auto* s = bench_.currentScene();
-  setHeading("Mapping", QString("%1 training areas of %2 classes, %3 of %4 bands of %5.").arg(bench_.study().training.size()).arg(classes.size()).arg(bands_.size()).arg(s->scene.bands.size()).arg(q(s->scene.name)));
+  setHeading("Mapping", QString("%1 training areas of %2 classes, %3 of %4 bands of %5.")
+                            .arg(bench_.study().training.size())
+                            .arg(classes.size())
+                            .arg(bands_.size())
+                            .arg(s->scene.bands.size())
+                            .arg(q(s->scene.name)));
   primary_->setText(QString("Map %1 classes").arg(classes.size()));
   primary_->setEnabled(!bands_.empty() && classes.size() > 1);
-  if (classes.size() < 2) say("A map needs training for at least two classes.");
-  else if (bands_.empty()) say("Choose at least one band.");
-  else say("");
+  if (classes.size() < 2)
+    say("A map needs training for at least two classes.");
+  else if (bands_.empty())
+    say("Choose at least one band.");
+  else
+    say("");
 }
 
 void MappingDesk::fillPriors() {
@@ -131,7 +148,8 @@ void MappingDesk::fillPriors() {
     name->setData(Qt::UserRole, code);
     name->setFlags(name->flags() & ~Qt::ItemIsEditable);
     priorTable_->setItem(r, 0, name);
-    priorTable_->setItem(r, 1, figureItem(QString::number(100.0 / static_cast<double>(codes.size()), 'f', 1)));
+    priorTable_->setItem(
+        r, 1, figureItem(QString::number(100.0 / static_cast<double>(codes.size()), 'f', 1)));
     ++r;
   }
   fitHeight(priorTable_);
@@ -155,7 +173,9 @@ void MappingDesk::fillAreas() {
   int r = 0;
   for (const auto& c : classes) {
     const auto* known = bench_.study().legend.find(c["code"].get<int>());
-    areas_->setItem(r, 0, new QTableWidgetItem(swatch(known ? toQt(known->colour) : tokens().second), q(c["name"].get<std::string>())));
+    areas_->setItem(r, 0,
+                    new QTableWidgetItem(swatch(known ? toQt(known->colour) : tokens().second),
+                                         q(c["name"].get<std::string>())));
     areas_->setItem(r, 1, figureItem(grouped(c["pixels"].get<size_t>())));
     const double m2 = c["area_m2"].is_number() ? c["area_m2"].get<double>() : std::nan("");
     areas_->setItem(r, 2, figureItem(areaText(m2)));
@@ -167,17 +187,23 @@ void MappingDesk::fillAreas() {
 
 void MappingDesk::map() {
   const auto* s = bench_.currentScene();
-  Json step = {{"do", "map"}, {"scene", s->id}, {"bands", std::vector<size_t>(bands_.begin(), bands_.end())}, {"method", method_}};
+  Json step = {{"do", "map"},
+               {"scene", s->id},
+               {"bands", std::vector<size_t>(bands_.begin(), bands_.end())},
+               {"method", method_}};
   const QString reject = reject_->text().trimmed();
   if (!reject.isEmpty()) {
     const auto value = parseNumber(reject.toStdString());
-    if (!value || *value <= 0) return say("The reject distance is not a number above 0; mend it or leave it empty.");
+    if (!value || *value <= 0)
+      return say("The reject distance is not a number above 0; mend it or leave it empty.");
     step["reject"] = *value;
   }
   if (method_ == "maximum-likelihood" && priors_->currentIndex() == 1) {
     for (int r = 0; r < priorTable_->rowCount(); ++r) {
       const auto share = parseNumber(priorTable_->item(r, 1)->text().trimmed().toStdString());
-      if (!share || *share <= 0) return say(QString("The prior of %1 is not a number above 0.").arg(priorTable_->item(r, 0)->text()));
+      if (!share || *share <= 0)
+        return say(QString("The prior of %1 is not a number above 0.")
+                       .arg(priorTable_->item(r, 0)->text()));
       step["priors"][std::to_string(priorTable_->item(r, 0)->data(Qt::UserRole).toInt())] = *share;
     }
   }

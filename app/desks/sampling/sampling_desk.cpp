@@ -6,7 +6,8 @@
 
 namespace zp {
 
-SamplingDesk::SamplingDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sampling"), planJob_(this) {
+SamplingDesk::SamplingDesk(Workbench& bench, MapView& view)
+    : Desk(bench, view, "Sampling"), planJob_(this) {
   auto* chips = new QHBoxLayout;
   chips->setSpacing(8);
   stratified_ = chip("Stratified, per class");
@@ -126,14 +127,18 @@ void SamplingDesk::leave() {
 }
 
 void SamplingDesk::refresh() {
-  if (!bench_.hasStudy() || bench_.study().scenes.empty()) return setMissing("Points are placed over a raster. Bring a scene in first.", "Go to scenes", 0);
+  if (!bench_.hasStudy() || bench_.study().scenes.empty())
+    return setMissing("Points are placed over a raster. Bring a scene in first.", "Go to scenes",
+                      0);
   setReady();
   filling_ = true;
   const Study& s = bench_.study();
-  const QVariant over = over_->currentData(), inside = inside_->currentData(), at = points_->currentData();
+  const QVariant over = over_->currentData(), inside = inside_->currentData(),
+                 at = points_->currentData();
   over_->clear();
   for (auto p = s.products.rbegin(); p != s.products.rend(); ++p)
-    if (p->kind == ProductKind::ClassMap || (!stratified() && p->kind == ProductKind::Index)) over_->addItem(q(p->name), q(p->id));
+    if (p->kind == ProductKind::ClassMap || (!stratified() && p->kind == ProductKind::Index))
+      over_->addItem(q(p->name), q(p->id));
   if (!stratified())
     for (const auto& one : s.scenes) over_->addItem(q(one.scene.name), q(one.id));
   if (over_->findData(over) >= 0) over_->setCurrentIndex(over_->findData(over));
@@ -148,26 +153,35 @@ void SamplingDesk::refresh() {
   std::set<QString> ticked;
   bool firstTime = layers_->count() == 0;
   for (int i = 0; i < layers_->count(); ++i)
-    if (layers_->item(i)->checkState() == Qt::Checked) ticked.insert(layers_->item(i)->data(Qt::UserRole).toString());
+    if (layers_->item(i)->checkState() == Qt::Checked)
+      ticked.insert(layers_->item(i)->data(Qt::UserRole).toString());
   layers_->clear();
   const auto add = [&](const std::string& id, const QString& name, bool tick) {
     auto* item = new QListWidgetItem(name);
     item->setData(Qt::UserRole, q(id));
     item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
-    item->setCheckState(ticked.count(q(id)) > 0 || (firstTime && tick) ? Qt::Checked : Qt::Unchecked);
+    item->setCheckState(ticked.count(q(id)) > 0 || (firstTime && tick) ? Qt::Checked
+                                                                       : Qt::Unchecked);
     layers_->addItem(item);
   };
   for (auto p = s.products.rbegin(); p != s.products.rend(); ++p)
-    if (p->kind == ProductKind::Index || p->kind == ProductKind::ClassMap) add(p->id, q(p->name), true);
+    if (p->kind == ProductKind::Index || p->kind == ProductKind::ClassMap)
+      add(p->id, q(p->name), true);
   for (const auto& one : s.scenes) add(one.id, q(one.scene.name) + ", all bands", false);
   read_->setEnabled(points_->count() > 0);
   countLabel_->setText(stratified() ? "in each class" : "in all");
   filling_ = false;
   const std::string crs = bench_.viewCrs();
-  unit_->setText(crs.empty() ? "pixels" : crsIsGeographic(crs) ? "degrees" : crsMetresPerUnit(crs) == 1 ? "m" : "map units");
+  unit_->setText(crs.empty()                  ? "pixels"
+                 : crsIsGeographic(crs)       ? "degrees"
+                 : crsMetresPerUnit(crs) == 1 ? "m"
+                                              : "map units");
   const bool can = over_->count() > 0;
   primary_->setEnabled(can);
-  setHeading("Sampling", can ? "The plan is shown on the view before it is made." : "Stratified points need a class map: make one first, or place points at random.");
+  setHeading(
+      "Sampling",
+      can ? "The plan is shown on the view before it is made."
+          : "Stratified points need a class map: make one first, or place points at random.");
   primary_->setText("Make points");
   fillTable();
   if (isVisible() && can) settle_.start();
@@ -175,10 +189,15 @@ void SamplingDesk::refresh() {
 }
 
 Json SamplingDesk::step() const {
-  Json j = {{"do", "points"}, {"over", over_->currentData().toString().toStdString()}, {"plan", stratified() ? "stratified" : "random"}, {"count", count_->value()}, {"seed", seed_->value()}};
+  Json j = {{"do", "points"},
+            {"over", over_->currentData().toString().toStdString()},
+            {"plan", stratified() ? "stratified" : "random"},
+            {"count", count_->value()},
+            {"seed", seed_->value()}};
   if (apart_->value() > 0) j["apart"] = apart_->value();
   if (inside_->currentIndex() > 0) j["inside"] = inside_->currentData().toString().toStdString();
-  j["name"] = stratified() ? std::to_string(count_->value()) + " points a class" : std::to_string(count_->value()) + " random points";
+  j["name"] = stratified() ? std::to_string(count_->value()) + " points a class"
+                           : std::to_string(count_->value()) + " random points";
   return j;
 }
 
@@ -189,7 +208,8 @@ void SamplingDesk::plan() {
   const auto* scene = s.scene(id);
   const auto* product = s.product(id);
   if (scene == nullptr && product == nullptr) return;
-  const std::filesystem::path raster = scene != nullptr ? scene->scene.bands[0].file : product->file;
+  const std::filesystem::path raster =
+      scene != nullptr ? scene->scene.bands[0].file : product->file;
   SamplingPlan plan;
   plan.kind = stratified() ? PlanKind::Stratified : PlanKind::Random;
   plan.count = static_cast<size_t>(count_->value());
@@ -233,31 +253,45 @@ void SamplingDesk::showPoints(const PlannedPoints& placed) {
     say(QString::fromUtf8(e.what()));
   }
   const size_t n = placed.points.size();
-  planned_->setText(placed.perClass.empty() ? QString("%1 points on the view.").arg(grouped(n)) : QString("%1 points on the view, %2 in each of %3 classes.").arg(grouped(n)).arg(count_->value()).arg(placed.perClass.size()));
+  planned_->setText(placed.perClass.empty()
+                        ? QString("%1 points on the view.").arg(grouped(n))
+                        : QString("%1 points on the view, %2 in each of %3 classes.")
+                              .arg(grouped(n))
+                              .arg(count_->value())
+                              .arg(placed.perClass.size()));
   primary_->setText(QString("Make %1 points").arg(grouped(n)));
   Q_EMIT pointsChanged();
 }
 
-void SamplingDesk::showMade() { Q_EMIT pointsChanged(); }
+void SamplingDesk::showMade() {
+  Q_EMIT pointsChanged();
+}
 
 void SamplingDesk::readLayers() {
   Json from = Json::array();
   for (int i = 0; i < layers_->count(); ++i)
-    if (layers_->item(i)->checkState() == Qt::Checked) from.push_back(layers_->item(i)->data(Qt::UserRole).toString().toStdString());
+    if (layers_->item(i)->checkState() == Qt::Checked)
+      from.push_back(layers_->item(i)->data(Qt::UserRole).toString().toStdString());
   if (from.empty()) return say("Tick at least one layer to read.");
   say("");
-  const Json step = {{"do", "readings"}, {"points", points_->currentData().toString().toStdString()}, {"from", from}, {"name", "Readings at " + points_->currentText().toStdString()}};
+  const Json step = {{"do", "readings"},
+                     {"points", points_->currentData().toString().toStdString()},
+                     {"from", from},
+                     {"name", "Readings at " + points_->currentText().toStdString()}};
   bench_.run(step, "Read layers", [this](const QString&) { fillTable(); });
 }
 
 void SamplingDesk::fillTable() {
   const auto* p = bench_.study().newest(ProductKind::Table);
-  for (QWidget* w : {static_cast<QWidget*>(table_), static_cast<QWidget*>(tableTitle_), static_cast<QWidget*>(export_), static_cast<QWidget*>(separator_)}) w->setVisible(p != nullptr);
+  for (QWidget* w : {static_cast<QWidget*>(table_), static_cast<QWidget*>(tableTitle_),
+                     static_cast<QWidget*>(export_), static_cast<QWidget*>(separator_)})
+    w->setVisible(p != nullptr);
   if (p == nullptr) return;
   try {
     const Table t = readTable(p->file.string());
     constexpr size_t kShown = 500;
-    tableTitle_->setText(QString("%1: %2 rows").arg(q(p->name), grouped(t.rows.size())) + (t.rows.size() > kShown ? ", the first 500 shown" : ""));
+    tableTitle_->setText(QString("%1: %2 rows").arg(q(p->name), grouped(t.rows.size())) +
+                         (t.rows.size() > kShown ? ", the first 500 shown" : ""));
     table_->clear();
     table_->setColumnCount(static_cast<int>(t.columns.size()));
     table_->setRowCount(static_cast<int>(std::min(kShown, t.rows.size())));
@@ -268,7 +302,10 @@ void SamplingDesk::fillTable() {
       for (int c = 0; c < table_->columnCount(); ++c) {
         const std::string& cell = t.rows[static_cast<size_t>(r)][static_cast<size_t>(c)];
         const auto v = parseNumber(cell);
-        const QString text = cell.empty() ? "–" : v && cell.find('.') != std::string::npos ? QString::number(*v, 'f', std::abs(*v) > 1000 ? 1 : 4) : q(cell);
+        const QString text = cell.empty() ? "–"
+                             : v && cell.find('.') != std::string::npos
+                                 ? QString::number(*v, 'f', std::abs(*v) > 1000 ? 1 : 4)
+                                 : q(cell);
         table_->setItem(r, c, figureItem(text));
       }
     table_->resizeColumnsToContents();
@@ -280,11 +317,15 @@ void SamplingDesk::fillTable() {
 void SamplingDesk::exportTable() {
   const auto* p = bench_.study().newest(ProductKind::Table);
   if (p == nullptr) return;
-  const QString target = QFileDialog::getSaveFileName(this, "Table as CSV", q(fileStem(p->name)) + ".csv", "CSV (*.csv)");
+  const QString target = QFileDialog::getSaveFileName(this, "Table as CSV",
+                                                      q(fileStem(p->name)) + ".csv", "CSV (*.csv)");
   if (target.isEmpty()) return;
   try {
-    writeFileAtomically(target.toStdString(), toCsv(readTable(p->file.string()), separator_->currentData().toString()[0].toLatin1()));
-    Q_EMIT bench_.notice(QString("The table is in “%1”, coordinates in %2.").arg(target, q(p->facts.value("system", ""))));
+    writeFileAtomically(
+        target.toStdString(),
+        toCsv(readTable(p->file.string()), separator_->currentData().toString()[0].toLatin1()));
+    Q_EMIT bench_.notice(QString("The table is in “%1”, coordinates in %2.")
+                             .arg(target, q(p->facts.value("system", ""))));
   } catch (const std::exception& e) {
     say(QString::fromUtf8(e.what()));
   }

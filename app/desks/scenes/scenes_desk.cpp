@@ -17,7 +17,8 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   connect(files, &QPushButton::clicked, this, &ScenesDesk::chooseFiles);
   connect(folder, &QPushButton::clicked, this, &ScenesDesk::chooseFolder);
   connect(outline, &QPushButton::clicked, this, [this] {
-    const QString file = QFileDialog::getOpenFileName(this, "Bring in an outline", {}, "Vector layers (*.gpkg *.geojson *.json *.shp)");
+    const QString file = QFileDialog::getOpenFileName(
+        this, "Bring in an outline", {}, "Vector layers (*.gpkg *.geojson *.json *.shp)");
     if (file.isEmpty()) return;
     try {
       for (const auto& [name, n] : layersOf(file.toStdString()))
@@ -60,7 +61,8 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   for (int i = 0; i < 3; ++i) {
     free_[i] = new QComboBox;
     free_[i]->setAccessibleName(channels[i]);
-    free_[i]->setToolTip(QString(channels[i]) + "; the same band three times shows it alone in grey");
+    free_[i]->setToolTip(QString(channels[i]) +
+                         "; the same band three times shows it alone in grey");
     freeRow->addWidget(free_[i], 1);
   }
   showFree_ = quietButton("Show");
@@ -90,7 +92,9 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   nodata_->setPlaceholderText("none");
   edge_ = quietButton("Find zero edge");
   edge_->setObjectName("findEdge");
-  edge_->setToolTip("Sets aside pixels that are zero in every band and reach the border; zeros inside stay valid");
+  edge_->setToolTip(
+      "Sets aside pixels that are zero in every band and reach the border; zeros inside stay "
+      "valid");
   d->addLayout(labelledRow("No-data value", nodata_, edge_));
   d->addWidget(sectionLabel("Outlines"));
   outlines_ = new QListWidget;
@@ -112,14 +116,17 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   connect(preset_, &QComboBox::activated, this, &ScenesDesk::applyPreset);
   connect(state_, &QComboBox::activated, this, [this] {
     const auto state = valueStateFrom(state_->currentData().toString().toStdString());
-    if (const auto* s = chosen()) bench_.changeScene(q(s->id), [=](Scene& one) { one.state = state; });
+    if (const auto* s = chosen())
+      bench_.changeScene(q(s->id), [=](Scene& one) { one.state = state; });
   });
   connect(nodata_, &QLineEdit::editingFinished, this, [this] {
     const auto* s = chosen();
     if (s == nullptr || filling_) return;
     const QString text = nodata_->text().trimmed().replace("−", "-");
     const auto value = parseNumber(text.toStdString());
-    if (!text.isEmpty() && !value) return say("The no-data value is not a number; write one such as 0 or -9999, or leave it empty.");
+    if (!text.isEmpty() && !value)
+      return say(
+          "The no-data value is not a number; write one such as 0 or -9999, or leave it empty.");
     if (s->scene.bands[0].conversion.nodata == value) return;
     say("");
     bench_.changeScene(q(s->id), [&](Scene& one) {
@@ -132,22 +139,28 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   connect(showFree_, &QPushButton::clicked, this, [this] {
     std::array<size_t, 3> b{};
     QStringList names;
-    for (size_t i = 0; i < 3; ++i) b[i] = static_cast<size_t>(std::max(0, free_[i]->currentIndex())), names << free_[i]->currentText();
+    for (size_t i = 0; i < 3; ++i)
+      b[i] = static_cast<size_t>(std::max(0, free_[i]->currentIndex())),
+      names << free_[i]->currentText();
     names.removeDuplicates();
     showComposite(b, names.join(", "));
   });
   connect(outlines_, &QListWidget::itemChanged, this, [this](QListWidgetItem* item) {
-    if (!filling_) bench_.showOutline(item->data(Qt::UserRole).toString(), item->checkState() == Qt::Checked);
+    if (!filling_)
+      bench_.showOutline(item->data(Qt::UserRole).toString(), item->checkState() == Qt::Checked);
   });
 }
 
 const StudyScene* ScenesDesk::chosen() const {
   const auto* item = list_->currentItem();
-  return item == nullptr ? nullptr : bench_.study().scene(item->data(Qt::UserRole).toString().toStdString());
+  return item == nullptr ? nullptr
+                         : bench_.study().scene(item->data(Qt::UserRole).toString().toStdString());
 }
 
 void ScenesDesk::chooseFiles() {
-  const QStringList files = QFileDialog::getOpenFileNames(this, "Bring in scenes", {}, "Rasters (*.tif *.tiff *.jp2 *.vrt *.png *.jpg *.jpeg);;STAC items (*.json);;All files (*)");
+  const QStringList files = QFileDialog::getOpenFileNames(
+      this, "Bring in scenes", {},
+      "Rasters (*.tif *.tiff *.jp2 *.vrt *.png *.jpg *.jpeg);;STAC items (*.json);;All files (*)");
   // Several one-band files of one grid are one scene.
   bool one = files.size() > 1;
   try {
@@ -171,14 +184,17 @@ void ScenesDesk::refresh() {
   filling_ = true;
   const Study& s = bench_.study();
   auto scenes = s.scenes;
-  std::stable_sort(scenes.begin(), scenes.end(), [](const StudyScene& a, const StudyScene& b) { return a.scene.date < b.scene.date; });
+  std::stable_sort(scenes.begin(), scenes.end(), [](const StudyScene& a, const StudyScene& b) {
+    return a.scene.date < b.scene.date;
+  });
   list_->clear();
   const auto* current = bench_.currentScene();
   for (const auto& one : scenes) {
     // A name that tells the day already is followed by the year alone.
     const QString name = q(one.scene.name);
     QString date = niceDate(one.scene.date);
-    if (!date.isEmpty() && name.contains(date.chopped(5))) date = name.contains(date) ? QString() : date.right(4);
+    if (!date.isEmpty() && name.contains(date.chopped(5)))
+      date = name.contains(date) ? QString() : date.right(4);
     auto* item = new QListWidgetItem(name + (date.isEmpty() ? QString() : "  " + date));
     item->setData(Qt::UserRole, q(one.id));
     list_->addItem(item);
@@ -191,7 +207,10 @@ void ScenesDesk::refresh() {
     const QString last = q(scenes.back().scene.date).left(4);
     years = years == last ? ", " + years : ", " + years + " to " + last;
   }
-  setHeading("Scenes", scenes.empty() ? "Bring in the bands of a scene: one file, several, or a folder with a file a band. You can drop them on the window too." : n + years + ". Files can be dropped on the window.");
+  setHeading("Scenes", scenes.empty()
+                           ? "Bring in the bands of a scene: one file, several, or a folder with a "
+                             "file a band. You can drop them on the window too."
+                           : n + years + ". Files can be dropped on the window.");
   outlines_->clear();
   for (const auto& o : s.outlines) {
     auto* item = new QListWidgetItem(q(o.name));
@@ -210,9 +229,20 @@ void ScenesDesk::fillScene() {
   primary_->setEnabled(s != nullptr);
   if (s == nullptr) return;
   const Scene& scene = s->scene;
-  const QString size = QString("%1 x %2 pixels").arg(grouped(static_cast<qulonglong>(scene.grid.width)), grouped(static_cast<qulonglong>(scene.grid.height)));
-  const QString pixel = scene.grid.georeferenced ? QString(" of %1 %2").arg(compact(scene.grid.pixelWidth()), crsIsGeographic(scene.grid.crs) ? "°" : "m") : QString();
-  facts_->setText(size + pixel + ", " + (scene.grid.crs.empty() ? "without a reference system: looking, indices and maps work, areas and points do not" : q(crsTitle(scene.grid.crs))) + (scene.emptyMask.empty() ? "." : ". The empty edge is set aside."));
+  const QString size = QString("%1 x %2 pixels")
+                           .arg(grouped(static_cast<qulonglong>(scene.grid.width)),
+                                grouped(static_cast<qulonglong>(scene.grid.height)));
+  const QString pixel =
+      scene.grid.georeferenced
+          ? QString(" of %1 %2")
+                .arg(compact(scene.grid.pixelWidth()), crsIsGeographic(scene.grid.crs) ? "°" : "m")
+          : QString();
+  facts_->setText(
+      size + pixel + ", " +
+      (scene.grid.crs.empty()
+           ? "without a reference system: looking, indices and maps work, areas and points do not"
+           : q(crsTitle(scene.grid.crs))) +
+      (scene.emptyMask.empty() ? "." : ". The empty edge is set aside."));
   preset_->clear();
   preset_->addItem("none: roles set below");
   for (const auto& one : sensors()) {
@@ -243,14 +273,21 @@ void ScenesDesk::fillBands(const Scene& scene) {
       if (s == nullptr) return;
       const std::string wanted = role->currentIndex() == 0 ? "" : role->currentText().toStdString();
       bench_.changeScene(q(s->id), [&](Scene& one) {
-        if (wanted.empty()) one.bands[static_cast<size_t>(b)].role.clear();
-        else setRoles(one, {{wanted, b + 1}});
+        if (wanted.empty())
+          one.bands[static_cast<size_t>(b)].role.clear();
+        else
+          setRoles(one, {{wanted, b + 1}});
       });
     });
     bands_->setCellWidget(b, 1, role);
     bands_->setItem(b, 2, figureItem(band.wavelength > 0 ? QString::number(band.wavelength) : "–"));
     const auto& c = band.conversion;
-    bands_->setItem(b, 3, figureItem(c.offset == 0 ? QString::number(c.scale) : QString("%1 %2 %3").arg(c.scale).arg(c.offset < 0 ? "−" : "+").arg(std::abs(c.offset))));
+    bands_->setItem(b, 3,
+                    figureItem(c.offset == 0 ? QString::number(c.scale)
+                                             : QString("%1 %2 %3")
+                                                   .arg(c.scale)
+                                                   .arg(c.offset < 0 ? "−" : "+")
+                                                   .arg(std::abs(c.offset))));
   }
   fitHeight(bands_);
 }
@@ -267,13 +304,15 @@ void ScenesDesk::fillComposites(const StudyScene& s) {
     button->setChecked(shown.of == s.id && shown.detail == q(c.title));
     std::array<size_t, 3> b{};
     for (size_t i = 0; i < 3; ++i) b[i] = static_cast<size_t>(s.scene.bandOf(c.roles[i]));
-    connect(button, &QPushButton::clicked, this, [this, b, title = q(c.title)] { showComposite(b, title); });
+    connect(button, &QPushButton::clicked, this,
+            [this, b, title = q(c.title)] { showComposite(b, title); });
     composites_->addWidget(button);
   }
   for (int i = 0; i < 3; ++i) {
     free_[i]->clear();
     for (const auto& b : s.scene.bands) free_[i]->addItem(b.role.empty() ? q(b.name) : q(b.role));
-    free_[i]->setCurrentIndex(std::min(free_[i]->count() - 1, s.scene.bands.size() >= 3 ? 2 - i : 0));
+    free_[i]->setCurrentIndex(
+        std::min(free_[i]->count() - 1, s.scene.bands.size() >= 3 ? 2 - i : 0));
   }
 }
 

@@ -6,7 +6,8 @@
 
 namespace zp {
 
-TrainingDesk::TrainingDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Training"), signatureJob_(this) {
+TrainingDesk::TrainingDesk(Workbench& bench, MapView& view)
+    : Desk(bench, view, "Training"), signatureJob_(this) {
   auto* row = new QHBoxLayout;
   row->setSpacing(8);
   draw_ = chip("Draw area");
@@ -81,7 +82,8 @@ TrainingDesk::TrainingDesk(Workbench& bench, MapView& view) : Desk(bench, view, 
     say("");
     view_.setTool(on ? MapView::Tool::DrawArea : MapView::Tool::Look);
   });
-  connect(&view_, &MapView::toolChanged, this, [this] { draw_->setChecked(view_.tool() == MapView::Tool::DrawArea); });
+  connect(&view_, &MapView::toolChanged, this,
+          [this] { draw_->setChecked(view_.tool() == MapView::Tool::DrawArea); });
   connect(&view_, &MapView::areaDrawn, this, &TrainingDesk::drawn);
   connect(&view_, &MapView::clicked, this, &TrainingDesk::pick);
   connect(add_, &QPushButton::clicked, this, &TrainingDesk::addClass);
@@ -92,7 +94,9 @@ TrainingDesk::TrainingDesk(Workbench& bench, MapView& view) : Desk(bench, view, 
     if (!filling_) fillBands();
   });
   connect(import_, &QPushButton::clicked, this, [this] {
-    const QString file = QFileDialog::getOpenFileName(this, "Import training areas", q((bench_.study().folder() / "outlines").string()), "Vector layers (*.gpkg *.geojson *.json *.shp);;All files (*)");
+    const QString file = QFileDialog::getOpenFileName(
+        this, "Import training areas", q((bench_.study().folder() / "outlines").string()),
+        "Vector layers (*.gpkg *.geojson *.json *.shp);;All files (*)");
     if (!file.isEmpty()) showImport(file);
   });
   connect(stop, &QPushButton::clicked, importBox_, &QWidget::hide);
@@ -119,11 +123,14 @@ TrainingDesk::TrainingDesk(Workbench& bench, MapView& view) : Desk(bench, view, 
     QString subclass;
     for (int i = 0; i < codeField_->count(); ++i)
       if (codeField_->itemText(i).toLower() == "subclass") subclass = codeField_->itemText(i);
-    importFrom(importFile_ + ":" + layerField_->currentText(), codeField_->currentText(), name, subclass);
+    importFrom(importFile_ + ":" + layerField_->currentText(), codeField_->currentText(), name,
+               subclass);
   });
 }
 
-void TrainingDesk::leave() { view_.setTool(MapView::Tool::Look); }
+void TrainingDesk::leave() {
+  view_.setTool(MapView::Tool::Look);
+}
 
 void TrainingDesk::showImport(const QString& file) {
   try {
@@ -140,20 +147,28 @@ void TrainingDesk::showImport(const QString& file) {
   }
 }
 
-void TrainingDesk::importFrom(const QString& layer, const QString& code, const QString& name, const QString& subclass) {
+void TrainingDesk::importFrom(const QString& layer, const QString& code, const QString& name,
+                              const QString& subclass) {
   const auto* s = bench_.currentScene();
   try {
-    const std::string crs = bench_.study().training.empty() ? s->scene.grid.crs : bench_.study().trainingCrs;
-    auto areas = readTrainingAreas(layer.toStdString(), {code.toStdString(), name.toStdString(), subclass.toStdString()}, crs);
+    const std::string crs =
+        bench_.study().training.empty() ? s->scene.grid.crs : bench_.study().trainingCrs;
+    auto areas = readTrainingAreas(
+        layer.toStdString(), {code.toStdString(), name.toStdString(), subclass.toStdString()}, crs);
     const LabelledPixels labels = labelPixels(areas, s->scene.grid);
-    if (labels.pixels == 0) return say("None of these areas covers a pixel of the scene; choose areas that lie on it.");
+    if (labels.pixels == 0)
+      return say("None of these areas covers a pixel of the scene; choose areas that lie on it.");
     const size_t n = areas.size();
     auto all = bench_.study().training;
     all.insert(all.end(), areas.begin(), areas.end());
     bench_.setTraining(all, crs, QString("Import %1 training areas").arg(n));
     importBox_->setVisible(false);
-    QString told = labels.outside > 0 ? QString("%1 of the %2 areas hold no pixel of this scene.").arg(labels.outside).arg(n) : QString();
-    if (labels.conflicts > 0) told += QString(" %1 pixels claimed by two classes are left out.").arg(labels.conflicts);
+    QString told =
+        labels.outside > 0
+            ? QString("%1 of the %2 areas hold no pixel of this scene.").arg(labels.outside).arg(n)
+            : QString();
+    if (labels.conflicts > 0)
+      told += QString(" %1 pixels claimed by two classes are left out.").arg(labels.conflicts);
     say(told.trimmed());
   } catch (const std::exception& e) {
     say(QString::fromUtf8(e.what()));
@@ -162,12 +177,18 @@ void TrainingDesk::importFrom(const QString& layer, const QString& code, const Q
 
 void TrainingDesk::refresh() {
   const auto* s = bench_.currentScene();
-  if (s == nullptr) return setMissing("Training areas are drawn on a scene. Bring one in first.", "Go to scenes", 0);
+  if (s == nullptr)
+    return setMissing("Training areas are drawn on a scene. Bring one in first.", "Go to scenes",
+                      0);
   setReady();
   const Study& study = bench_.study();
   if (chosenArea_ >= static_cast<int>(study.training.size())) chosenArea_ = -1;
   const size_t n = study.training.size();
-  setHeading("Training", n == 0 ? "Draw areas of known cover, or import polygons with a code and a name field. Every class needs a few." : QString("%1 area%2 on %3.").arg(n).arg(n == 1 ? "" : "s").arg(q(s->scene.name)));
+  setHeading("Training",
+             n == 0
+                 ? "Draw areas of known cover, or import polygons with a code and a name field. "
+                   "Every class needs a few."
+                 : QString("%1 area%2 on %3.").arg(n).arg(n == 1 ? "" : "s").arg(q(s->scene.name)));
   fillClasses();
   computeSignatures();
   remove_->setEnabled(chosenArea_ >= 0);
@@ -213,19 +234,24 @@ void TrainingDesk::fillClasses() {
 void TrainingDesk::computeSignatures() {
   const auto* s = bench_.currentScene();
   const Study& study = bench_.study();
-  const QString tag = QString("%1/%2/%3").arg(q(s->id)).arg(s->revision).arg(study.trainingRevision);
+  const QString tag =
+      QString("%1/%2/%3").arg(q(s->id)).arg(s->revision).arg(study.trainingRevision);
   if (tag == signaturesOf_) return fillBands();
   signaturesOf_ = tag;
   signatures_.reset();
   if (study.training.empty()) return fillBands();
-  signatureJob_.ask([study, scene = s->scene](const Progress& progress) { return studySignatures(study, scene, {}, progress); },
-                    [this](const SignatureSet& set) {
-                      signatures_ = set;
-                      if (set.conflicts > 0) say(QString("%1 pixels claimed by two classes are left out.").arg(set.conflicts));
-                      fillClasses();
-                      fillBands();
-                    },
-                    [this](const QString& sentence) { say(sentence); });
+  signatureJob_.ask(
+      [study, scene = s->scene](const Progress& progress) {
+        return studySignatures(study, scene, {}, progress);
+      },
+      [this](const SignatureSet& set) {
+        signatures_ = set;
+        if (set.conflicts > 0)
+          say(QString("%1 pixels claimed by two classes are left out.").arg(set.conflicts));
+        fillClasses();
+        fillBands();
+      },
+      [this](const QString& sentence) { say(sentence); });
 }
 
 void TrainingDesk::fillBands() {
@@ -240,7 +266,8 @@ void TrainingDesk::fillBands() {
   }
   std::vector<double> wavelengths;
   bool known = true;
-  for (const auto& b : s->scene.bands) wavelengths.push_back(b.wavelength), known = known && b.wavelength > 0;
+  for (const auto& b : s->scene.bands)
+    wavelengths.push_back(b.wavelength), known = known && b.wavelength > 0;
   if (!known)
     for (size_t i = 0; i < wavelengths.size(); ++i) wavelengths[i] = static_cast<double>(i + 1);
   chartTitle_->setText("Signatures: " + q(titleOf(s->scene.state)));
@@ -251,12 +278,17 @@ void TrainingDesk::fillBands() {
     bandTable_->setRowCount(static_cast<int>(signatures_->bands.size()));
     const Eigen::VectorXd sd = c.sd();
     for (int b = 0; b < bandTable_->rowCount(); ++b) {
-      bandTable_->setItem(b, 0, new QTableWidgetItem(q(signatures_->bands[static_cast<size_t>(b)])));
+      bandTable_->setItem(b, 0,
+                          new QTableWidgetItem(q(signatures_->bands[static_cast<size_t>(b)])));
       const double values[] = {c.mean[b], sd[b], c.min[b], c.max[b]};
-      for (int k = 0; k < 4; ++k) bandTable_->setItem(b, k + 1, figureItem(std::abs(values[k]) < 10 ? decimal(values[k], 4) : compact(values[k])));
+      for (int k = 0; k < 4; ++k)
+        bandTable_->setItem(
+            b, k + 1,
+            figureItem(std::abs(values[k]) < 10 ? decimal(values[k], 4) : compact(values[k])));
     }
   }
-  if (bandTitle_->text().isEmpty() && code != 0) bandTitle_->setText("No training pixels of this class yet.");
+  if (bandTitle_->text().isEmpty() && code != 0)
+    bandTitle_->setText("No training pixels of this class yet.");
   fitHeight(bandTable_);
 }
 
@@ -265,7 +297,8 @@ std::vector<ViewShape> TrainingDesk::shapes() const {
   const Study& study = bench_.study();
   std::optional<CrsChange> change;
   try {
-    change.emplace(study.training.empty() ? "" : study.trainingCrs, study.training.empty() ? "" : view_.crs());
+    change.emplace(study.training.empty() ? "" : study.trainingCrs,
+                   study.training.empty() ? "" : view_.crs());
   } catch (const std::exception&) {
     return out;
   }
@@ -287,12 +320,15 @@ std::vector<ViewShape> TrainingDesk::shapes() const {
 void TrainingDesk::drawn(const Ring& ring) {
   if (!isVisible()) return;
   const auto* c = bench_.study().legend.find(chosenClass());
-  if (c == nullptr || bench_.viewCrs().empty()) return say("The scene has no reference system, so areas cannot be placed on it; give it one first.");
+  if (c == nullptr || bench_.viewCrs().empty())
+    return say(
+        "The scene has no reference system, so areas cannot be placed on it; give it one first.");
   TrainingArea a;
   a.code = c->code;
   a.className = c->name;
   a.shape.rings = {ring};
-  const std::string crs = bench_.study().training.empty() ? view_.crs() : bench_.study().trainingCrs;
+  const std::string crs =
+      bench_.study().training.empty() ? view_.crs() : bench_.study().trainingCrs;
   const CrsChange change(view_.crs(), crs);
   for (auto& p : a.shape.rings[0]) change.apply(p);
   auto all = bench_.study().training;

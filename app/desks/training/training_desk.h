@@ -14,7 +14,8 @@ class TrainingDesk : public Desk {
   void leave() override;
   /// Training areas as shapes for the view; only those of the study.
   std::vector<ViewShape> shapes() const;
-  void importFrom(const QString& layer, const QString& codeField, const QString& nameField, const QString& subclassField);
+  void importFrom(const QString& layer, const QString& codeField, const QString& nameField,
+                  const QString& subclassField);
 
  Q_SIGNALS:
   void shapesChanged();

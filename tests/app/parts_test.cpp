@@ -1,0 +1,271 @@
+// The parts of the window by themselves: trail, job runner, charts, matrix, formula field.
+#include "look/parts.h"
+
+#include <gtest/gtest.h>
+
+#include <QSignalSpy>
+#include <QtTest/QTest>
+#include <atomic>
+
+#include "charts/chart.h"
+#include "desks/accuracy/matrix_sheet.h"
+#include "desks/indices/formula_edit.h"
+#include "shell/job_runner.h"
+#include "shell/latest.h"
+#include "shell/trail.h"
+
+namespace zp {
+namespace {
+
+std::vector<Trail::Station> stations() {
+  std::vector<Trail::Station> out(6);
+  for (int i = 0; i < 6; ++i) out[static_cast<size_t>(i)].name = QString("Stage %1").arg(i);
+  return out;
+}
+
+TEST(TrailWidget, IsWorkedByMouseAndKeys) {
+  Trail trail;
+  trail.resize(1280, 64);
+  trail.setStations(stations());
+  trail.setCurrent(2);
+  QSignalSpy chosen(&trail, &Trail::chosen);
+  QTest::mouseClick(&trail, Qt::LeftButton, {}, trail.stationRect(4).center());
+  QTest::keyClick(&trail, Qt::Key_Left);
+  QTest::keyClick(&trail, Qt::Key_Right);
+  ASSERT_EQ(chosen.size(), 3);
+  EXPECT_EQ(chosen[0][0].toInt(), 4);
+  EXPECT_EQ(chosen[1][0].toInt(), 1);
+  EXPECT_EQ(chosen[2][0].toInt(), 3);
+  for (int i = 0; i + 1 < 6; ++i)
+    EXPECT_LE(trail.stationRect(i).right(), trail.stationRect(i + 1).left() + 1);
+}
+
+TEST(TrailWidget, EveryStateLooksDifferent) {
+  QList<QImage> seen;
+  for (auto state : {Trail::State::Hollow, Trail::State::Filled, Trail::State::Half,
+                     Trail::State::Busy, Trail::State::Notch}) {
+    Trail trail;
+    trail.resize(1280, 64);
+    auto st = stations();
+    st[3].state = state;
+    st[3].share = 0.4;
+    trail.setStations(st);
+    const QImage image = trail.grab().toImage();
+    for (const auto& other : seen) EXPECT_NE(image, other);
+    seen << image;
+  }
+}
+
+TEST(JobRunnerObject, RunsOneAfterTheOtherAndTellsTheEnd) {
+  JobRunner runner;
+  QStringList order;
+  std::atomic<int> together{0}, most{0};
+  const auto work = [&](const Progress& p) {
+    most = std::max<int>(most, ++together);
+    for (int i = 0; i <= 100; ++i) p.at(i / 100.0);
+    --together;
+  };
+  runner.start({"a", {}, work, [&] { order << "a"; }, {}});
+  runner.start({"b", [&] { order << "prepare b"; }, work, [&] { order << "b"; }, {}});
+  EXPECT_TRUE(runner.busy());
+  EXPECT_EQ(runner.title(), "a");
+  ASSERT_TRUE(QTest::qWaitFor([&] { return !runner.busy(); }, 20000));
+  EXPECT_EQ(order, (QStringList{"a", "prepare b", "b"}));
+  EXPECT_EQ(most, 1);
+}
+
+TEST(JobRunnerObject, FailuresAreSentencesAndTheNextJobStillRuns) {
+  JobRunner runner;
+  QString said;
+  bool after = false;
+  runner.start({"bad",
+                {},
+                [](const Progress&) { throw Error("It cannot be done; do this instead."); },
+                [] { FAIL(); },
+                [&](const QString& s) { said = s; }});
+  runner.start({"good", {}, [](const Progress&) {}, [&] { after = true; }, {}});
+  ASSERT_TRUE(QTest::qWaitFor([&] { return after; }, 20000));
+  EXPECT_EQ(said, "It cannot be done; do this instead.");
+}
+
+TEST(JobRunnerObject, CancelEmptiesTheQueue) {
+  JobRunner runner;
+  QSignalSpy cancelled(&runner, &JobRunner::cancelled);
+  bool second = false;
+  runner.start({"endless",
+                {},
+                [](const Progress& p) {
+                  for (;;) p.at(0.5);
+                },
+                [] { FAIL(); },
+                {}});
+  runner.start({"never", {}, [](const Progress&) {}, [&] { second = true; }, {}});
+  ASSERT_TRUE(QTest::qWaitFor([&] { return runner.share() > 0.4; }, 20000));
+  runner.cancel();
+  ASSERT_TRUE(QTest::qWaitFor([&] { return !runner.busy(); }, 20000));
+  EXPECT_FALSE(second);
+  ASSERT_EQ(cancelled.size(), 1);
+  EXPECT_EQ(cancelled[0][0].toString(), "endless");
+}
+
+TEST(LatestObject, OnlyTheNewestAnswerArrives) {
+  QObject owner;
+  auto* latest = new Latest(&owner);
+  QList<int> answers;
+  for (int i = 0; i < 20; ++i)
+    latest->ask(
+        [i](const Progress& p) {
+          for (int k = 0; k < 1000; ++k) p.check();
+          return i;
+        },
+        [&](int answer) { answers << answer; }, [](const QString&) { FAIL(); });
+  ASSERT_TRUE(QTest::qWaitFor([&] { return !latest->pending(); }, 20000));
+  EXPECT_EQ(answers, QList<int>{19});
+  QString said;
+  latest->ask([](const Progress&) -> int { throw Error("No."); }, [](int) { FAIL(); },
+              [&](const QString& s) { said = s; });
+  ASSERT_TRUE(QTest::qWaitFor([&] { return !said.isEmpty(); }, 20000));
+  EXPECT_EQ(said, "No.");
+}
+
+Histogram flatHistogram() {
+  Histogram h;
+  h.low = 0, h.high = 10;
+  h.bins.assign(1000, 5);
+  return h;
+}
+
+TEST(ThresholdChartWidget, CutsStayInOrderAndInside) {
+  ThresholdChart chart;
+  chart.resize(360, 150);
+  chart.setHistogram(flatHistogram());
+  chart.setCuts({3, 6}, {Qt::red, Qt::green, Qt::blue});
+  chart.replot();
+  QSignalSpy dragged(&chart, &ThresholdChart::dragged);
+  const QPoint first = chart.cutPosition(0) - QPoint(0, 30);
+  const auto moveTo = [&](QPoint p) {
+    QMouseEvent e(QEvent::MouseMove, QPointF(p), chart.mapToGlobal(QPointF(p)), Qt::NoButton,
+                  Qt::LeftButton, Qt::NoModifier);
+    QCoreApplication::sendEvent(&chart, &e);
+  };
+  QTest::mousePress(&chart, Qt::LeftButton, {}, first);
+  moveTo(first + QPoint(300, 0));  // beyond the second
+  EXPECT_LT(chart.cuts()[0], chart.cuts()[1]);
+  moveTo(QPoint(-500, 50));
+  EXPECT_GE(chart.cuts()[0], 0);
+  QTest::mouseRelease(&chart, Qt::LeftButton, {}, first);
+  EXPECT_GE(dragged.size(), 2);
+  const double before = chart.cuts()[0];
+  QTest::keyClick(&chart, Qt::Key_Right);
+  EXPECT_GT(chart.cuts()[0], before);
+  // A press far from any cut holds none.
+  const auto cuts = chart.cuts();
+  QTest::mousePress(&chart, Qt::LeftButton, {}, chart.cutPosition(1) + QPoint(60, -30));
+  moveTo(chart.cutPosition(1) + QPoint(90, -30));
+  EXPECT_EQ(chart.cuts(), cuts);
+}
+
+ConfusionMatrix smallMatrix() {
+  std::vector<MapAndReference> pairs;
+  for (int i = 0; i < 9; ++i) pairs.push_back({1, 1});
+  for (int i = 0; i < 4; ++i) pairs.push_back({2, 1});
+  for (int i = 0; i < 6; ++i) pairs.push_back({2, 2});
+  Legend legend;
+  legend.addMissing(1, "Open water");
+  legend.addMissing(2, "Reedbed");
+  return confusionMatrix(pairs, legend);
+}
+
+TEST(MatrixWidget, CellsAreChosenByMouseAndKeys) {
+  MatrixView view;
+  view.resize(700, 420);
+  view.setMatrix(smallMatrix(), {});
+  QSignalSpy chosen(&view, &MatrixView::cellChosen);
+  QTest::mouseClick(&view, Qt::LeftButton, {}, view.cellRect(1, 0).center());
+  ASSERT_EQ(chosen.size(), 1);
+  EXPECT_EQ(view.chosen(), qMakePair(1, 0));
+  QTest::keyClick(&view, Qt::Key_Right);
+  EXPECT_EQ(view.chosen(), qMakePair(1, 1));
+  QTest::keyClick(&view, Qt::Key_Down);  // stays inside
+  EXPECT_EQ(view.chosen(), qMakePair(1, 1));
+  QTest::keyClick(&view, Qt::Key_Up);
+  EXPECT_EQ(view.chosen(), qMakePair(0, 1));
+  EXPECT_FALSE(view.cellRect(0, 0).intersects(view.cellRect(0, 1)));
+  const QImage counts = view.grab().toImage();
+  view.setShow(MatrixView::Show::RowShares);
+  EXPECT_NE(view.grab().toImage(), counts);
+}
+
+TEST(FormulaField, MarksTheErrorAndAcceptsWithEnter) {
+  FormulaEdit edit;
+  edit.setKnown({"red", "nir"});
+  QSignalSpy accepted(&edit, &FormulaEdit::accepted);
+  QTest::keyClicks(&edit, "nir + rde");
+  ASSERT_TRUE(edit.error());
+  EXPECT_EQ(edit.error()->at, 6u);
+  EXPECT_EQ(edit.error()->suggestion, "red");
+  bool underlined = false;
+  for (const auto& s : edit.extraSelections())
+    underlined = underlined || (s.format.underlineStyle() == QTextCharFormat::WaveUnderline &&
+                                s.cursor.selectedText() == "rde");
+  EXPECT_TRUE(underlined);
+  edit.setPlainText("nir + red");
+  EXPECT_FALSE(edit.error());
+  QTest::keyClick(&edit, Qt::Key_Return);
+  EXPECT_EQ(accepted.size(), 1);
+  EXPECT_EQ(edit.formula(), "nir + red");  // Enter writes no line
+}
+
+TEST(Flow, BreaksLinesWhenItMust) {
+  QWidget box;
+  auto* flow = new FlowLayout(6);
+  box.setLayout(flow);
+  for (int i = 0; i < 8; ++i) flow->addWidget(chip(QString("Chip number %1").arg(i)));
+  box.resize(2000, 200);
+  const int wide = flow->heightForWidth(2000), narrow = flow->heightForWidth(260);
+  EXPECT_GT(narrow, wide * 2);
+  box.show();
+  box.resize(260, narrow);
+  QCoreApplication::processEvents();
+  for (int i = 0; i < flow->count(); ++i) EXPECT_LE(flow->itemAt(i)->geometry().right(), 260);
+}
+
+TEST(ParagraphWidget, OpensInPlace) {
+  QWidget box;
+  auto* layout = new QVBoxLayout(&box);
+  auto* p = new Paragraph("<p>What it does</p>");
+  layout->addWidget(p->opener());
+  layout->addWidget(p);
+  box.show();
+  EXPECT_FALSE(p->isVisible());
+  QTest::mouseClick(p->opener(), Qt::LeftButton);
+  EXPECT_TRUE(p->isVisible());
+  QTest::mouseClick(p->opener(), Qt::LeftButton);
+  EXPECT_FALSE(p->isVisible());
+}
+
+TEST(SignatureChartWidget, DrawsALineAClassAndABandForTheChosen) {
+  SignatureSet set;
+  set.bands = {"red", "nir"};
+  Legend legend;
+  for (int code : {1, 2, 3}) {
+    Signature s;
+    s.code = code;
+    s.pixels = 10;
+    s.mean = Eigen::Vector2d(0.1 * code, 0.2 * code);
+    s.covariance = 0.0004 * Eigen::Matrix2d::Identity();
+    s.min = s.max = s.mean;
+    set.classes.push_back(s);
+    legend.addMissing(code, "class " + std::to_string(code));
+  }
+  SignatureChart chart;
+  chart.resize(360, 180);
+  chart.show(set, {662, 803}, legend, 2, "nm");
+  EXPECT_EQ(chart.graphCount(), 5);  // three lines, and the two edges of one band
+  EXPECT_GT(chart.yAxis->range().upper, 0.6);
+  chart.show(set, {662, 803}, legend, 0, "nm");
+  EXPECT_EQ(chart.graphCount(), 3);
+}
+
+}  // namespace
+}  // namespace zp

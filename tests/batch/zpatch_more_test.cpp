@@ -1,0 +1,233 @@
+// More of the headless command: folders, STAC items, other systems, outlines, rasters without one.
+#include <sys/wait.h>
+
+#include <cmath>
+
+#include "base/json.h"
+#include "base/random.h"
+#include "scene/stac_item.h"
+#include "support/rasters.h"
+
+namespace zp {
+namespace {
+
+using namespace zp::testing;
+
+class ZpatchInputs : public ::testing::Test {
+ protected:
+  int run(const std::string& arguments) {
+    const int status = std::system(("cd '" + folder_.path().string() + "' && " ZPATCH " " +
+                                    arguments + " > out.log 2> err.log")
+                                       .c_str());
+    return WIFEXITED(status) ? WEXITSTATUS(status) : -1;
+  }
+  Json json() { return parseJson(textOf(folder_ / "out.log"), "out"); }
+  std::string err() { return textOf(folder_ / "err.log"); }
+  Folder folder_;
+};
+
+TEST_F(ZpatchInputs, AFolderOfBandsIsAScene) {
+  fs::create_directory(folder_ / "bands");
+  const Grid g = metricGrid(3, 1);
+  writeFloats(folder_ / "bands/b_2_nir.tif", g, {{3, 2, 1}});
+  writeFloats(folder_ / "bands/b_1_red.tif", g, {{1, 2, 3}});
+  ASSERT_EQ(run("index bands --index vegetation --out v.tif --json"), 0) << err();
+  EXPECT_EQ(json()["max"], 0.5);
+  EXPECT_EQ(json()["min"], -0.5);
+  EXPECT_EQ(json()["mean"], 0.0);
+  EXPECT_EQ(json()["sd"], 0.5);
+}
+
+TEST_F(ZpatchInputs, AStacItemIsAScene) {
+  writeFloats(folder_ / "two.tif", metricGrid(2, 1), {{100, 300}, {300, 100}});
+  Scene s = openScene(folder_ / "two.tif");
+  setRoles(s, {{"red", 1}, {"nir", 2}});
+  for (auto& b : s.bands) b.conversion.scale = 0.001;
+  s.date = "2031-05-02";
+  writeJson(folder_ / "item.json", stacItem(s, folder_ / "item.json"));
+  ASSERT_EQ(run("look item.json --json"), 0) << err();
+  EXPECT_EQ(json()["date"], "2031-05-02");
+  EXPECT_NEAR(json()["bands"][1]["max"].get<double>(), 0.3, 1e-7);
+  ASSERT_EQ(run("index item.json --formula 'nir - red' --out d.tif --json"), 0) << err();
+  EXPECT_NEAR(json()["max"].get<double>(), 0.2, 1e-6);
+}
+
+TEST_F(ZpatchInputs, RolesSensorAndNoDataFromTheCall) {
+  writeFloats(folder_ / "s.tif", metricGrid(3, 1), {{1, 2, 0}, {3, 2, 5}});
+  ASSERT_EQ(run("index s.tif --roles red=1,nir=2 --nodata 0 --formula 'ndiff(nir, red)' --out "
+                "v.tif --json"),
+            0)
+      << err();
+  EXPECT_EQ(json()["valid"], 2);
+  EXPECT_EQ(json()["empty"], 1);
+  std::vector<std::vector<float>> eight(8, std::vector<float>{2000});
+  writeFloats(folder_ / "f.tif", metricGrid(1, 1), eight);
+  ASSERT_EQ(run("look f.tif --sensor finch --json"), 0) << err();
+  EXPECT_EQ(json()["bands"][7]["role"], "swir22");
+  EXPECT_NEAR(json()["bands"][0]["mean"].get<double>(), 0.2, 1e-7);
+  EXPECT_EQ(json()["values"], "surface-reflectance");
+}
+
+TEST_F(ZpatchInputs, InsideAnOutlineOfAnotherSystem) {
+  const Grid g = metricGrid(100, 100);
+  writeFloats(folder_ / "s.tif", g, {std::vector<float>(g.pixels(), 2)}, {"nir"});
+  const CrsChange change(g.crs, crsFrom("EPSG:4326"));
+  Ring ring;
+  for (const auto& [c, r] : {std::pair{20, 20}, {60, 20}, {60, 50}, {20, 50}}) {
+    Place p = g.toMap(c, r);
+    change.apply(p);
+    ring.push_back(p);
+  }
+  writeAreas(folder_ / "o.geojson", {{1, "a", ring}}, "EPSG:4326");
+  ASSERT_EQ(run("index s.tif --formula nir --outline o.geojson --inside --out v.tif --json"), 0)
+      << err();
+  EXPECT_NEAR(json()["valid"].get<double>(), 40 * 30, 70);  // GeoJSON keeps seven decimals
+  EXPECT_EQ(run("index s.tif --formula nir --outline o.geojson --out w.tif"), 2);
+}
+
+TEST_F(ZpatchInputs, AreasInDegreesAreGeodesicAndUnknownWithoutASystem) {
+  Grid g;
+  g.width = 10, g.height = 10;
+  g.transform = {10, 0.1, 0, 50, 0, -0.1};
+  g.georeferenced = true;
+  g.crs = crsFrom("EPSG:4326");
+  testing::writeCodes(folder_ / "m.tif", g, std::vector<uint16_t>(100, 1));
+  ASSERT_EQ(run("areas m.tif --json"), 0) << err();
+  // One degree square from 49° to 50° north: 7962.65 km² on WGS 84 (authalic zone, integrated
+  // numerically from the radii of curvature).
+  double zone = 0;
+  constexpr int n = 20000;
+  const double a = 6378137, e2 = 0.00669437999014, rad = M_PI / 180;
+  for (int i = 0; i < n; ++i) {
+    const double phi = (49 + (i + 0.5) / n) * rad, w = 1 - e2 * std::sin(phi) * std::sin(phi);
+    zone += a * (1 - e2) / (w * std::sqrt(w)) * a / std::sqrt(w) * std::cos(phi) * rad / n * rad;
+  }
+  EXPECT_NEAR(json()["classes"][0]["area_m2"].get<double>() / zone, 1, 1e-9);
+  g.crs.clear();
+  testing::writeCodes(folder_ / "n.tif", g, std::vector<uint16_t>(100, 1));
+  ASSERT_EQ(run("areas n.tif --json"), 0);
+  EXPECT_TRUE(json()["classes"][0]["area_m2"].is_null());
+}
+
+TEST_F(ZpatchInputs, WithoutASystemLookingAndIndicesWorkAndTheRestIsRefused) {
+  Grid g = metricGrid(4, 4);
+  g.crs.clear();
+  writeFloats(folder_ / "s.tif", g, {std::vector<float>(16, 1), std::vector<float>(16, 3)},
+              {"red", "nir"});
+  EXPECT_EQ(run("look s.tif --json"), 0);
+  EXPECT_TRUE(json()["crs"].is_null());
+  EXPECT_EQ(run("index s.tif --index vegetation --out v.tif"), 0);
+  EXPECT_EQ(run("points --plan random --over s.tif --count 2 --seed 1 --out p.gpkg"), 1);
+  EXPECT_NE(err().find("no reference system"), std::string::npos);
+  writeAreas(folder_ / "t.gpkg",
+             {{1, "a", {{500000, 5000000}, {500020, 5000000}, {500020, 4999980}}}});
+  EXPECT_EQ(run("map s.tif --training t.gpkg --code code --method minimum-distance --out m.tif"),
+            1);
+  EXPECT_NE(err().find("no reference system"), std::string::npos);
+}
+
+TEST_F(ZpatchInputs, TrainingOutsideTheSceneOrWithTooFewPixels) {
+  const Grid g = metricGrid(20, 20);
+  std::vector<std::vector<float>> bands(3, std::vector<float>(g.pixels()));
+  for (size_t b = 0; b < 3; ++b)
+    for (size_t i = 0; i < g.pixels(); ++i) bands[b][i] = static_cast<float>(unit(mix(i, b)));
+  writeFloats(folder_ / "s.tif", g, bands);
+  const auto box = [](double x, double y, double w) {
+    return Ring{{500000 + x, 5000000 - y},
+                {500000 + x + w, 5000000 - y},
+                {500000 + x + w, 5000000 - y - w},
+                {500000 + x, 5000000 - y - w}};
+  };
+  writeAreas(folder_ / "out.gpkg", {{1, "a", box(9000, 9000, 50)}});
+  EXPECT_EQ(run("signatures s.tif --training out.gpkg --code code --out x.json"), 1);
+  EXPECT_NE(err().find("No training area covers"), std::string::npos);
+  writeAreas(folder_ / "few.gpkg", {{1, "many", box(0, 0, 90)}, {2, "few", box(150, 150, 12)}});
+  EXPECT_EQ(run("map s.tif --training few.gpkg --code code --name name --method maximum-likelihood "
+                "--out m.tif"),
+            1);
+  EXPECT_NE(err().find("“few” has 1 training pixel, too few for a covariance over 3 bands; draw at "
+                       "least 4, better 30."),
+            std::string::npos)
+      << err();
+  EXPECT_FALSE(fs::exists(folder_ / "m.tif"));
+  EXPECT_EQ(run("map s.tif --training few.gpkg --code code --name name --method minimum-distance "
+                "--out m.tif"),
+            0)
+      << err();
+}
+
+TEST_F(ZpatchInputs, ReadingsAtACsvOfPlaces) {
+  writeFloats(folder_ / "s.tif", metricGrid(3, 1), {{7, 8, -9999}}, {}, -9999);
+  std::ofstream(folder_ / "p.csv")
+      << "name;x;y\nfirst;500005;4999995\nlast;500025;4999995\noutside;1;1\n";
+  ASSERT_EQ(run("readings p.csv --from s.tif --out r.csv --json"), 0) << err();
+  EXPECT_EQ(textOf(folder_ / "r.csv"),
+            "name,x,y,s\nfirst,500005,4999995,7\nlast,500025,4999995,\noutside,1,1,\n");
+  std::ofstream(folder_ / "q.csv") << "name,x,y\na,500005,north\n";
+  EXPECT_EQ(run("readings q.csv --from s.tif"), 1);
+  EXPECT_NE(err().find("Row 1"), std::string::npos);
+  std::ofstream(folder_ / "none.csv") << "name,kind\na,b\n";
+  EXPECT_EQ(run("readings none.csv --from s.tif"), 1);
+  EXPECT_NE(err().find("columns x and y"), std::string::npos);
+}
+
+TEST_F(ZpatchInputs, AnEmptyPointSetAndATableWithoutPairs) {
+  std::ofstream(folder_ / "e.csv") << "x,y\n";
+  writeFloats(folder_ / "s.tif", metricGrid(1, 1), {{1}});
+  EXPECT_EQ(run("readings e.csv --from s.tif"), 1);
+  EXPECT_NE(err().find("no points"), std::string::npos) << err();
+  std::ofstream(folder_ / "m.csv") << "map,ref\n1,\n,2\n";
+  EXPECT_EQ(run("matrix m.csv --reference ref --mapped map"), 1);
+  EXPECT_NE(err().find("label some points first"), std::string::npos);
+}
+
+TEST_F(ZpatchInputs, MatrixCountsWhatItLeavesOut) {
+  std::ofstream(folder_ / "m.csv") << "map,ref\n1,1\n1,2\n2,2\n2,\n";
+  ASSERT_EQ(run("matrix m.csv --reference ref --mapped map --json"), 0) << err();
+  const Json j = json();
+  EXPECT_EQ(j["counts"], Json({{1, 1}, {0, 1}}));
+  EXPECT_EQ(j["skipped"], 1);
+  EXPECT_EQ(j["users"], Json({0.5, 1.0}));
+  EXPECT_EQ(j["producers"], Json({1.0, 0.5}));
+  EXPECT_NEAR(j["overall"].get<double>(), 2.0 / 3, 1e-15);
+  EXPECT_NEAR(j["kappa"].get<double>(), 0.4, 1e-12);
+  EXPECT_TRUE(j["outputs"].empty());
+  EXPECT_EQ(j["overall_interval"].size(), 2u);
+}
+
+TEST_F(ZpatchInputs, PriorsAndRejectAreTaken) {
+  const Grid g = metricGrid(40, 20);
+  std::vector<float> band(g.pixels());
+  for (size_t i = 0; i < band.size(); ++i)
+    band[i] = static_cast<float>((i % 40 < 20 ? 0 : 1) + 0.5 * unit(mix(i)));
+  band[0] = 50;  // like nothing that was trained
+  writeFloats(folder_ / "s.tif", g, {band});
+  const auto box = [](double x, double w) {
+    return Ring{{500000 + x, 4999990},
+                {500000 + x + w, 4999990},
+                {500000 + x + w, 4999990 - w},
+                {500000 + x, 4999990 - w}};
+  };
+  writeAreas(folder_ / "t.gpkg", {{1, "a", box(20, 100)}, {2, "b", box(250, 100)}});
+  const std::string call =
+      "map s.tif --training t.gpkg --code code --name name --method maximum-likelihood --json ";
+  ASSERT_EQ(run(call + "--out a.tif"), 0) << err();
+  EXPECT_EQ(json()["classes"][0]["pixels"].get<int>() + json()["classes"][1]["pixels"].get<int>(),
+            800);
+  ASSERT_EQ(run(call + "--set reject=6 --out b.tif"), 0) << err();
+  EXPECT_EQ(json()["classes"][0]["pixels"].get<int>() + json()["classes"][1]["pixels"].get<int>(),
+            799);
+  ASSERT_EQ(run(call + "--set priors=1:0.999,2:0.001 --out c.tif"), 0) << err();
+  EXPECT_EQ(run(call + "--set priors=1:0.5 --out d.tif"), 1);
+  EXPECT_NE(err().find("no prior for “b”"), std::string::npos) << err();
+}
+
+TEST_F(ZpatchInputs, WhatAKilledRunLeftIsSwept) {
+  writeFloats(folder_ / "s.tif", metricGrid(1, 1), {{1}}, {"nir"});
+  std::ofstream(folder_ / ".zpatch-4000001-0-old.tif") << "x";
+  ASSERT_EQ(run("index s.tif --formula nir --out o.tif"), 0);
+  EXPECT_FALSE(fs::exists(folder_ / ".zpatch-4000001-0-old.tif"));
+}
+
+}  // namespace
+}  // namespace zp
