@@ -69,8 +69,10 @@ void CopyOfTwoBands(benchmark::State& state) {
 /// A million pixels of eight overlapping classes in eight bands.
 struct Pixels {
   static constexpr int kBands = 8, kClasses = 8, kCount = 1 << 20, kTraining = 2000;
-  cv::Mat training{kClasses * kTraining, kBands, CV_32F}, labels{kClasses * kTraining, 1, CV_32S},
-      all{kCount, kBands, CV_32F};
+  // With braces, a cv::Mat would take its sizes for values.
+  cv::Mat training = cv::Mat(kClasses * kTraining, kBands, CV_32F);
+  cv::Mat labels = cv::Mat(kClasses * kTraining, 1, CV_32S);
+  cv::Mat all = cv::Mat(kCount, kBands, CV_32F);
   std::vector<std::vector<float>> planar{kBands, std::vector<float>(kCount)};
   zp::SignatureSet signatures;
 

@@ -101,6 +101,7 @@ MainWindow::MainWindow() : book_(bench_) {
   buildViewTools();
   buildShortcuts();
   buildFind();
+  buildStart();
 
   connect(trail_, &Trail::chosen, this, &MainWindow::goTo);
   connect(&bench_, &Workbench::studyChanged, this, &MainWindow::studyChanged);
@@ -304,6 +305,8 @@ void MainWindow::studyChanged() {
   desks_->setVisible(any);
   viewTools_->setVisible(any);
   shelf_->setVisible(any);
+  start_->setVisible(!any);
+  probe_->setVisible(any);
   noticeBar_->hide();
   view_->setFront({});
   view_->setBack({});
@@ -640,6 +643,37 @@ void MainWindow::buildFind() {
   connect(trail_->find(), &QLineEdit::editingFinished, findList_, [this] {
     if (!trail_->find()->hasFocus()) findList_->hide();
   });
+}
+
+/// The way in when no study is open.
+void MainWindow::buildStart() {
+  start_ = new QWidget(view_);
+  auto* make = primaryButton("New study…");
+  make->setObjectName("newStudy");
+  auto* open = quietButton("Open study…");
+  open->setObjectName("openStudy");
+  connect(make, &QPushButton::clicked, this, &MainWindow::newStudy);
+  connect(open, &QPushButton::clicked, this, &MainWindow::openStudy);
+  auto* buttons = new QHBoxLayout;
+  buttons->addStretch();
+  buttons->addWidget(make);
+  buttons->addWidget(open);
+  buttons->addStretch();
+  auto* recent = new QVBoxLayout;
+  recent->setAlignment(Qt::AlignHCenter);
+  for (const auto& r : Workbench::recent().mid(0, 4)) {
+    auto* link = linkButton(QFileInfo(r).fileName() + "   " + r);
+    connect(link, &QPushButton::clicked, this, [this, r] { bench_.open(r); });
+    recent->addWidget(link, 0, Qt::AlignHCenter);
+  }
+  auto* layout = new QVBoxLayout(start_);
+  layout->addLayout(buttons);
+  layout->addSpacing(8);
+  layout->addLayout(recent);
+  auto* over = new QVBoxLayout(view_);
+  over->addStretch(1);
+  over->addWidget(start_, 0, Qt::AlignHCenter);
+  over->addStretch(1);
 }
 
 void MainWindow::fillFind(const QString& text) {

@@ -48,6 +48,7 @@ class MainWindow : public QMainWindow {
   void buildViewTools();
   void buildShortcuts();
   void buildFind();
+  void buildStart();
   void studyChanged();
   void refresh();
   void setFront(const Picture& p);
@@ -88,6 +89,7 @@ class MainWindow : public QMainWindow {
   QTimer noticeTimer_, placeTimer_;
   QMenu* studyMenu_;
   QListWidget* findList_;
+  QWidget* start_;
   std::vector<std::function<void()>> findActions_;
   int stage_ = 0;
   bool restoring_ = false;

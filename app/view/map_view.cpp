@@ -225,10 +225,10 @@ bool MapView::complete() const {
 void MapView::paintEmpty(QPainter& p) {
   p.setPen(tokens().text);
   p.setFont(textFont(14, QFont::DemiBold));
-  p.drawText(rect().adjusted(40, 0, -40, -28), Qt::AlignCenter | Qt::TextWordWrap, emptyTitle_);
+  p.drawText(rect().adjusted(40, 0, -40, -250), Qt::AlignCenter | Qt::TextWordWrap, emptyTitle_);
   p.setPen(tokens().second);
   p.setFont(textFont(10));
-  p.drawText(rect().adjusted(40, 44, -40, 0), Qt::AlignCenter | Qt::TextWordWrap, emptyText_);
+  p.drawText(rect().adjusted(40, 0, -40, -180), Qt::AlignCenter | Qt::TextWordWrap, emptyText_);
 }
 
 void MapView::paintShapes(QPainter& p) {
@@ -270,14 +270,16 @@ void MapView::paintPoints(QPainter& p) {
     const QPointF c = toScreen(point.place);
     if (!rect().adjusted(-10, -10, 10, 10).contains(c.toPoint())) continue;
     if (point.ring.isValid()) {
-      p.setPen(QPen(QColor(0, 0, 0, 170), 4.6));
       p.setBrush(Qt::NoBrush);
+      p.setPen(QPen(QColor(0, 0, 0, 190), 7));
       p.drawEllipse(c, 7, 7);
-      p.setPen(QPen(point.ring, 2.6));
+      p.setPen(QPen(Qt::white, 5));
       p.drawEllipse(c, 7, 7);
-      p.setPen(QPen(QColor(0, 0, 0, 170), 1));
+      p.setPen(QPen(point.ring, 3));
+      p.drawEllipse(c, 7, 7);
+      p.setPen(QPen(Qt::white, 1));
       p.setBrush(point.colour);
-      p.drawEllipse(c, 3, 3);
+      p.drawEllipse(c, 3.5, 3.5);
       continue;
     }
     const double r = point.chosen ? 6 : 4;

@@ -210,11 +210,11 @@ Overview PicturePainter::overview(const Picture& p) {
   for (size_t c = 0; c < std::min<size_t>(3, channels.size()); ++c)
     percentiles(channels[c], o.stretch.low[c], o.stretch.high[c]);
   if (isNaturalColour(p)) {
-    // One width for red, green and blue, so that grey stays grey; each keeps its own dark end,
-    // which takes the haze out.
-    float widest = 0;
-    for (size_t c = 0; c < 3; ++c) widest = std::max(widest, o.stretch.high[c] - o.stretch.low[c]);
-    for (size_t c = 0; c < 3; ++c) o.stretch.high[c] = o.stretch.low[c] + widest;
+    // One range for red, green and blue, so that grey stays grey.
+    const float low = *std::min_element(o.stretch.low.begin(), o.stretch.low.end());
+    const float high = *std::max_element(o.stretch.high.begin(), o.stretch.high.end());
+    o.stretch.low.fill(low);
+    o.stretch.high.fill(high);
     o.stretch.bright = p.scene.state != ValueState::RawCounts;
   }
   for (size_t c = channels.size(); c < 3; ++c)
