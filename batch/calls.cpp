@@ -14,6 +14,7 @@
 #include "index/threshold.h"
 #include "legend/class_map.h"
 #include "mapping/make_map.h"
+#include "mapping/model.h"
 #include "outline/class_polygons.h"
 #include "sampling/plan.h"
 #include "sampling/readings.h"
@@ -276,9 +277,12 @@ Call areas(CLI::App& app) {
 struct TrainingArguments {
   std::string layer, bands;
   TrainingFields fields;
-  void addTo(CLI::App& app) {
-    app.add_option("--training", layer, "Training areas: FILE or FILE:LAYER")->required();
-    app.add_option("--code", fields.code, "Field with the class code")->required();
+  void addTo(CLI::App& app, bool required) {
+    auto* training = app.add_option("--training", layer, "Training areas: FILE or FILE:LAYER");
+    auto* code = app.add_option("--code", fields.code, "Field with the class code");
+    if (required) training->required();
+    if (required) code->required();
+    training->needs(code);
     app.add_option("--name", fields.name, "Field with the class name");
     app.add_option("--bands", bands, "Band numbers, such as 1,2,5; all by default");
   }
@@ -309,7 +313,7 @@ Call signatures(CLI::App& app) {
   auto* call = app.add_subcommand("signatures", "Statistics of the training pixels of each class");
   auto a = std::make_shared<Arguments>();
   a->scene.addTo(*call);
-  a->training.addTo(*call);
+  a->training.addTo(*call, true);
   a->output.addTo(*call, "Signatures to write, as JSON");
   return {call, [a](const Progress& progress) {
             const Scene scene = a->scene.open();
@@ -325,49 +329,90 @@ Call signatures(CLI::App& app) {
           }};
 }
 
+struct MapArguments {
+  SceneArguments scene;
+  TrainingArguments training;
+  OutputArguments output;
+  std::string method, confidence, model, modelOut;
+  std::vector<std::string> settings;
+
+  MethodOptions options() const {
+    MethodOptions options;
+    for (const auto& s : settings) {
+      const size_t at = s.find('=');
+      if (at == std::string::npos)
+        throw CLI::ValidationError("--set", fmt::format("“{}” is not key=value.", s));
+      argument("--set", [&] { options.set(s.substr(0, at), s.substr(at + 1)); });
+    }
+    return options;
+  }
+};
+
+/// The model of a call: read from a file, or trained on the scene.
+Model modelOf(const MapArguments& a, const Scene& scene, const std::vector<size_t>& bands,
+              const Progress& progress) {
+  if (!a.model.empty()) {
+    Model m = readModel(a.model);
+    if (m.signatures.bands.size() != bands.size())
+      throw Error(
+          fmt::format("The model was trained on {} bands ({}), but {} are chosen; choose as "
+                      "many with --bands.",
+                      m.signatures.bands.size(), listed(m.signatures.bands), bands.size()));
+    return m;
+  }
+  Trained t = train(a.training, scene, progress);
+  return {a.method, a.options(), t.legend, t.signatures};
+}
+
+Json runMap(const MapArguments& a, const Progress& progress) {
+  if (!a.method.empty()) argument("--method", [&] { method(a.method); });
+  a.options();
+  const Scene scene = a.scene.open();
+  Outputs outputs(a.output.replace);
+  auto inputs = filesOf(scene);
+  if (!a.training.layer.empty()) inputs.push_back(fileOfLayer(a.training.layer));
+  if (!a.model.empty()) inputs.push_back(a.model);
+  const fs::path temporary = outputs.add(a.output.out, inputs);
+  const fs::path confidence = a.confidence.empty() ? "" : outputs.add(a.confidence, inputs);
+  const fs::path modelOut = a.modelOut.empty() ? "" : outputs.add(a.modelOut, inputs);
+  const auto bands = bandsFromText(a.training.bands, scene);
+  const Model model = modelOf(a, scene, bands, progress.part(0, 0.2));
+  const auto classifier = makeClassifier(model.method, model.signatures, model.options);
+  makeMap(scene, bands, *classifier, model.legend, temporary, progress.part(0.2, 0.9), confidence);
+  if (!modelOut.empty()) writeJson(modelOut, toJson(model));
+  const Json areas = toJson(classAreas(temporary, model.legend, progress.part(0.9, 1)));
+  outputs.commit();
+  return {{"method", model.method},
+          {"classes", areas},
+          {"training_pixels", model.signatures.pixels()},
+          {"conflicts", model.signatures.conflicts},
+          {"outputs", names(outputs)}};
+}
+
 Call map(CLI::App& app) {
-  struct Arguments {
-    SceneArguments scene;
-    TrainingArguments training;
-    OutputArguments output;
-    std::string method;
-    std::vector<std::string> settings;
-  };
   auto* call = app.add_subcommand("map", "Trained map of a scene");
-  auto a = std::make_shared<Arguments>();
+  auto a = std::make_shared<MapArguments>();
   a->scene.addTo(*call);
-  a->training.addTo(*call);
+  a->training.addTo(*call, false);
   a->output.addTo(*call, "Class map to write");
   std::vector<std::string> ids;
   for (const auto& m : methods()) ids.push_back(m.id);
-  call->add_option("--method", a->method, fmt::format("One of {}", listed(ids)))->required();
+  call->add_option("--method", a->method, fmt::format("One of {}", listed(ids)));
   call->add_option("--set", a->settings,
                    "Parameter as key=value: priors=equal or priors=1:0.4,2:0.6; reject=DISTANCE");
-  return {call, [a](const Progress& progress) {
-            MethodOptions options;
-            for (const auto& s : a->settings) {
-              const size_t at = s.find('=');
-              if (at == std::string::npos)
-                throw CLI::ValidationError("--set", fmt::format("“{}” is not key=value.", s));
-              argument("--set", [&] { options.set(s.substr(0, at), s.substr(at + 1)); });
-            }
-            argument("--method", [&] { method(a->method); });
-            const Scene scene = a->scene.open();
-            Outputs outputs(a->output.replace);
-            auto inputs = filesOf(scene);
-            inputs.push_back(fileOfLayer(a->training.layer));
-            const fs::path temporary = outputs.add(a->output.out, inputs);
-            const Trained t = train(a->training, scene, progress.part(0, 0.2));
-            const auto classifier = makeClassifier(a->method, t.signatures, options);
-            makeMap(scene, t.bands, *classifier, t.legend, temporary, progress.part(0.2, 0.9));
-            const Json areas = toJson(classAreas(temporary, t.legend, progress.part(0.9, 1)));
-            outputs.commit();
-            return Json{{"method", a->method},
-                        {"classes", areas},
-                        {"training_pixels", t.signatures.pixels()},
-                        {"conflicts", t.signatures.conflicts},
-                        {"outputs", names(outputs)}};
-          }};
+  call->add_option("--confidence", a->confidence,
+                   "GeoTIFF to write: probability of each pixel's class (maximum likelihood)");
+  call->add_option("--model-out", a->modelOut, "Model to write, for use on other scenes");
+  call->add_option("--model", a->model, "Model to use instead of --training and --method")
+      ->excludes("--training")
+      ->excludes("--method")
+      ->excludes("--set");
+  call->callback([a] {
+    if (!a->model.empty()) return;
+    if (a->training.layer.empty()) throw CLI::RequiredError("--training or --model");
+    if (a->method.empty()) throw CLI::RequiredError("--method");
+  });
+  return {call, [a](const Progress& progress) { return runMap(*a, progress); }};
 }
 
 Call points(CLI::App& app) {

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 #include <fstream>
+#include <limits>
 #include <sstream>
 
 #include "base/error.h"
@@ -74,6 +75,10 @@ Json numbers(const std::vector<double>& values) {
   Json list = Json::array();
   for (double v : values) list.push_back(number(v));
   return list;
+}
+
+double numberFrom(const Json& json) {
+  return json.is_null() ? std::numeric_limits<double>::quiet_NaN() : json.get<double>();
 }
 
 }  // namespace zp

@@ -23,5 +23,7 @@ void writeJson(const std::filesystem::path& file, const Json& json);
 /// NaN and infinities as null.
 Json number(double value);
 Json numbers(const std::vector<double>& values);
+/// And back: null is NaN.
+double numberFrom(const Json& json);
 
 }  // namespace zp

@@ -143,6 +143,20 @@ std::vector<fs::path> Outputs::targets() const {
   return all;
 }
 
+void copyFile(const fs::path& file, const fs::path& target) {
+  Outputs outputs(true);
+  const fs::path temporary = outputs.add(target, {file});
+  const auto from = companionsOf(file), to = companionsOf(temporary);
+  std::error_code ec;
+  fs::copy_file(file, temporary, ec);
+  for (size_t i = 0; i < from.size() && !ec; ++i)
+    if (fs::exists(from[i])) fs::copy_file(from[i], to[i], ec);
+  if (ec)
+    throw Error(fmt::format("“{}” could not be copied to “{}” ({}); check the space on the disk.",
+                            file.filename().string(), target.string(), ec.message()));
+  outputs.commit();
+}
+
 void writeFileAtomically(const fs::path& target, const std::string& text) {
   Outputs outputs(true);
   const fs::path temporary = outputs.add(target);

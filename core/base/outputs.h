@@ -34,6 +34,10 @@ class Outputs {
   std::vector<File> files_;
 };
 
+/// Copies a file, with the `.aux.xml` beside it, to another place: complete or not at all. An
+/// existing file there is replaced; Error when it is the same file.
+void copyFile(const std::filesystem::path& file, const std::filesystem::path& target);
+
 /// Writes a text file in one step (temporary name, flush to disk, rename).
 void writeFileAtomically(const std::filesystem::path& target, const std::string& text);
 

@@ -92,7 +92,8 @@ size_t editDistance(std::string_view a, std::string_view b) {
   for (size_t i = 1; i <= a.size(); ++i) {
     row[0] = i;
     for (size_t j = 1; j <= b.size(); ++j) {
-      row[j] = std::min({last[j] + 1, row[j - 1] + 1, last[j - 1] + (a[i - 1] == b[j - 1] ? 0 : 1)});
+      row[j] =
+          std::min({last[j] + 1, row[j - 1] + 1, last[j - 1] + (a[i - 1] == b[j - 1] ? 0 : 1)});
       if (i > 1 && j > 1 && a[i - 1] == b[j - 2] && a[i - 2] == b[j - 1])
         row[j] = std::min(row[j], before[j - 2] + 1);
     }

@@ -54,6 +54,10 @@ void MethodOptions::set(const std::string& key, const std::string& value) {
   }
 }
 
+void Classifier::classify(const std::vector<const float*>&, size_t, uint16_t*, float*) const {
+  throw Error("This method gives no confidence; leave it out or choose maximum likelihood.");
+}
+
 const std::vector<Method>& methods() {
   static const std::vector<Method> all = readMethods();
   return all;

@@ -26,6 +26,10 @@ class Classifier {
   /// Codes of n pixels; 0 where a band is NaN or the class is rejected.
   virtual void classify(const std::vector<const float*>& bands, size_t n,
                         uint16_t* codes) const = 0;
+  /// Codes and, for each pixel, the probability of its class given its values, 0…1; NaN without a
+  /// class. Error when the method knows no probabilities.
+  virtual void classify(const std::vector<const float*>& bands, size_t n, uint16_t* codes,
+                        float* confidence) const;
 };
 
 struct MethodParameter {

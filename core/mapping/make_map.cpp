@@ -16,17 +16,30 @@ namespace {
 struct MapBlock {
   BandBlock bands;
   std::vector<uint16_t> codes;
+  std::vector<float> confidence;
 };
+
+RasterSpec confidenceSpec(const Grid& grid) {
+  RasterSpec spec;
+  spec.grid = grid;
+  spec.nodata = -1;
+  spec.bands.resize(1);
+  spec.bands[0].name = "confidence";
+  return spec;
+}
 }  // namespace
 
 void makeMap(const Scene& scene, const std::vector<size_t>& bands, const Classifier& classifier,
-             const Legend& legend, const std::filesystem::path& temporary,
-             const Progress& progress) {
+             const Legend& legend, const std::filesystem::path& temporary, const Progress& progress,
+             const std::filesystem::path& confidence) {
   const BandReader reader(scene, bands);
   if (reader.bands() != classifier.bands())
     throw Error(fmt::format("The training used {} bands, but {} are chosen; choose the same.",
                             classifier.bands(), reader.bands()));
   RasterWriter writer(temporary, classMapSpec(scene.grid, legend, "classes"));
+  std::unique_ptr<RasterWriter> second;
+  if (!confidence.empty())
+    second = std::make_unique<RasterWriter>(confidence, confidenceSpec(scene.grid));
   runBlocks<MapBlock>(
       reader.windows(), progress,
       [&](Window w) {
@@ -37,11 +50,20 @@ void makeMap(const Scene& scene, const std::vector<size_t>& bands, const Classif
       [&](MapBlock& b) {
         const size_t n = b.bands.window.pixels();
         b.codes.resize(n);
-        classifier.classify(b.bands.pointers(), n, b.codes.data());
+        if (second) {
+          b.confidence.resize(n);
+          classifier.classify(b.bands.pointers(), n, b.codes.data(), b.confidence.data());
+        } else {
+          classifier.classify(b.bands.pointers(), n, b.codes.data());
+        }
         b.bands.values = {};
       },
-      [&](MapBlock& b) { writer.writeCodes(1, b.bands.window, b.codes); });
+      [&](MapBlock& b) {
+        writer.writeCodes(1, b.bands.window, b.codes);
+        if (second) second->write(1, b.bands.window, b.confidence);
+      });
   writer.finish();
+  if (second) second->finish();
 }
 
 std::vector<size_t> bandsFromText(const std::string& text, const Scene& scene) {

@@ -3,7 +3,9 @@
 #include <fmt/format.h>
 
 #include <Eigen/Cholesky>
+#include <algorithm>
 #include <cmath>
+#include <limits>
 
 #include "base/cpu.h"
 #include "base/error.h"
@@ -56,6 +58,33 @@ void MaximumLikelihood::classify(const std::vector<const float*>& bands, size_t 
                                  uint16_t* codes) const {
   const auto kernel = cpuHasV3() ? &v3::likelihood : &baseline::likelihood;
   writeWinners(kernel, model(), codes_, reject_, bands, n, codes);
+}
+
+void MaximumLikelihood::classify(const std::vector<const float*>& bands, size_t n, uint16_t* codes,
+                                 float* confidence) const {
+  classify(bands, n, codes);
+  const auto kernel = cpuHasV3() ? &v3::likelihood : &baseline::likelihood;
+  const size_t classes = codes_.size(), perBand = static_cast<size_t>(bands_);
+  // The kernel keeps only the winner; asked for one class at a time, it tells every score.
+  std::vector<std::vector<float>> scores(classes, std::vector<float>(n));
+  std::vector<int16_t> unused(n);
+  for (size_t c = 0; c < classes; ++c) {
+    const DistanceModel one{bands_, 1, means_.data() + c * perBand,
+                            whitening_.data() + c * perBand * (perBand + 1) / 2,
+                            offsets_.data() + c};
+    kernel(one, bands.data(), n, unused.data(), scores[c].data());
+    for (float& s : scores[c]) s = offsets_[c] - 0.5f * s;
+  }
+  for (size_t i = 0; i < n; ++i) {
+    if (codes[i] == 0) {
+      confidence[i] = std::numeric_limits<float>::quiet_NaN();
+      continue;
+    }
+    double best = scores[0][i], sum = 0;
+    for (size_t c = 1; c < classes; ++c) best = std::max<double>(best, scores[c][i]);
+    for (size_t c = 0; c < classes; ++c) sum += std::exp(scores[c][i] - best);
+    confidence[i] = static_cast<float>(1 / sum);
+  }
 }
 
 }  // namespace zp

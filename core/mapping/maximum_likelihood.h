@@ -11,6 +11,9 @@ class MaximumLikelihood : public Classifier {
   MaximumLikelihood(const SignatureSet& set, const MethodOptions& options);
   size_t bands() const override { return static_cast<size_t>(bands_); }
   void classify(const std::vector<const float*>& bands, size_t n, uint16_t* codes) const override;
+  /// The probability by Bayes' rule over all classes, with their priors.
+  void classify(const std::vector<const float*>& bands, size_t n, uint16_t* codes,
+                float* confidence) const override;
 
  private:
   DistanceModel model() const;

@@ -9,6 +9,7 @@ namespace zp {
 class MinimumDistance : public Classifier {
  public:
   MinimumDistance(const SignatureSet& set, const MethodOptions& options);
+  using Classifier::classify;
   size_t bands() const override { return static_cast<size_t>(bands_); }
   void classify(const std::vector<const float*>& bands, size_t n, uint16_t* codes) const override;
 

@@ -308,4 +308,13 @@ void appendLayer(const fs::path& file, const Layer& layer, const std::vector<Fie
   putLayer(std::move(d), "GPKG", layer, types);
 }
 
+std::vector<Place> placesOf(const Layer& layer) {
+  std::vector<Place> places;
+  for (const auto& s : layer.shapes) {
+    if (s.points.empty()) throw Error("These places are not points; choose a layer of points.");
+    places.push_back(s.points[0]);
+  }
+  return places;
+}
+
 }  // namespace zp

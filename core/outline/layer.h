@@ -39,6 +39,9 @@ Layer readLayer(const std::string& name, const std::string& crs = "");
 Table readTable(const std::string& name);
 
 /// Number types for the columns of a written layer.
+/// The places of a layer of points, row by row; Error when a row has none.
+std::vector<Place> placesOf(const Layer& layer);
+
 enum class FieldType { Text, Integer, Real };
 
 /// Writes GeoPackage, GeoJSON, shapefile or CSV (points, with x and y), as the ending of `target`

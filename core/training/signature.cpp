@@ -189,10 +189,10 @@ SignatureSet signaturesFrom(const Json& json) {
     set.conflicts = json.value("conflicts", size_t{0});
     const size_t n = set.bands.size();
     const auto vector = [&](const Json& values) {
-      const auto v = values.get<std::vector<double>>();
-      if (v.size() != n) throw Error("The signatures do not have one value a band.");
-      return Eigen::VectorXd(
-          Eigen::Map<const Eigen::VectorXd>(v.data(), static_cast<Eigen::Index>(n)));
+      if (values.size() != n) throw Error("The signatures do not have one value a band.");
+      Eigen::VectorXd v(static_cast<Eigen::Index>(n));
+      std::transform(values.begin(), values.end(), v.begin(), numberFrom);
+      return v;
     };
     for (const auto& c : json.at("classes")) {
       Signature s;

@@ -222,6 +222,59 @@ TEST_F(ZpatchInputs, PriorsAndRejectAreTaken) {
   EXPECT_NE(err().find("no prior for “b”"), std::string::npos) << err();
 }
 
+TEST_F(ZpatchInputs, ConfidenceAndAModelForAnotherScene) {
+  const Grid g = metricGrid(40, 20);
+  for (const char* name : {"a.tif", "b.tif"}) {
+    std::vector<float> band(g.pixels());
+    for (size_t i = 0; i < band.size(); ++i)
+      band[i] = static_cast<float>((i % 40 < 20 ? 0 : 1) +
+                                   0.8 * unit(mix(i, static_cast<uint64_t>(name[0]))));
+    writeFloats(folder_ / name, g, {band});
+  }
+  const auto box = [](double x, double w) {
+    return Ring{{500000 + x, 4999990},
+                {500000 + x + w, 4999990},
+                {500000 + x + w, 4999990 - w},
+                {500000 + x, 4999990 - w}};
+  };
+  writeAreas(folder_ / "t.gpkg", {{1, "a", box(20, 100)}, {2, "b", box(250, 100)}});
+  const std::string call = "map a.tif --training t.gpkg --code code --name name ";
+  ASSERT_EQ(run(call + "--method maximum-likelihood --out m.tif --confidence c.tif --model-out "
+                       "model.json --json"),
+            0)
+      << err();
+  EXPECT_EQ(json()["outputs"].size(), 3u);
+  const Json classes = json()["classes"];
+  // Confidence by hand: Bayes' rule over the two Gaussians of the model.
+  const Json signatures = readJson(folder_ / "model.json")["signatures"]["classes"];
+  const auto values = readFloats(folder_ / "a.tif"), confidence = readFloats(folder_ / "c.tif");
+  for (size_t i = 0; i < values.size(); i += 37) {
+    double p[2];
+    for (size_t c = 0; c < 2; ++c) {
+      const double d = values[i] - signatures[c]["mean"][0].get<double>();
+      const double v = signatures[c]["covariance"][0][0].get<double>();
+      p[c] = std::exp(-d * d / (2 * v)) / std::sqrt(v);
+    }
+    EXPECT_NEAR(confidence[i], std::max(p[0], p[1]) / (p[0] + p[1]), 1e-4);
+  }
+  EXPECT_EQ(RasterFile(folder_ / "c.tif").facts(1).nodata, -1);
+  ASSERT_EQ(run("map a.tif --model model.json --out again.tif --json"), 0) << err();
+  EXPECT_EQ(json()["classes"], classes);
+  EXPECT_EQ(textOf(folder_ / "again.tif"), textOf(folder_ / "m.tif"));
+  ASSERT_EQ(run("map b.tif --model model.json --out other.tif"), 0) << err();
+  EXPECT_EQ(run("map b.tif --model model.json --method minimum-distance --out x.tif"), 2);
+  EXPECT_EQ(run("map b.tif --out x.tif"), 2);
+  EXPECT_EQ(run(call + "--method minimum-distance --out x.tif --confidence y.tif"), 1);
+  EXPECT_NE(err().find("gives no confidence"), std::string::npos) << err();
+  EXPECT_FALSE(fs::exists(folder_ / "x.tif"));
+  std::ofstream(folder_ / "bad.json") << R"({"format": "zany-patch-model", "version": 1})";
+  EXPECT_EQ(run("map b.tif --model bad.json --out x.tif"), 1);
+  EXPECT_NE(err().find("not complete"), std::string::npos) << err();
+  writeFloats(folder_ / "two.tif", g, {std::vector<float>(800, 1), std::vector<float>(800, 1)});
+  EXPECT_EQ(run("map two.tif --model model.json --out x.tif"), 1);
+  EXPECT_NE(err().find("trained on 1 bands"), std::string::npos) << err();
+}
+
 TEST_F(ZpatchInputs, WhatAKilledRunLeftIsSwept) {
   writeFloats(folder_ / "s.tif", metricGrid(1, 1), {{1}}, {"nir"});
   std::ofstream(folder_ / ".zpatch-4000001-0-old.tif") << "x";

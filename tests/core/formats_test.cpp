@@ -1,0 +1,138 @@
+// The examples of docs/formats are read by our readers and written again as they were.
+#include "accuracy/labelling.h"
+#include "base/error.h"
+#include "base/outputs.h"
+#include "legend/legend.h"
+#include "mapping/model.h"
+#include "study/study.h"
+#include "support/rasters.h"
+
+namespace zp {
+namespace {
+
+using namespace testing;
+
+const fs::path kFormats = FORMATS;
+
+/// Every key of the example with its value; the writer may add more.
+void expectKept(const Json& example, const Json& written, const std::string& where = "") {
+  if (example.is_object()) {
+    for (const auto& [key, value] : example.items()) {
+      ASSERT_TRUE(written.contains(key)) << where + "/" + key;
+      expectKept(value, written[key], where + "/" + key);
+    }
+  } else if (example.is_array()) {
+    ASSERT_EQ(example.size(), written.size()) << where;
+    for (size_t i = 0; i < example.size(); ++i)
+      expectKept(example[i], written[i], where + "/" + std::to_string(i));
+  } else if (example.is_number_float()) {
+    EXPECT_NEAR(example.get<double>(), written.get<double>(), 1e-12) << where;
+  } else {
+    EXPECT_EQ(example, written) << where;
+  }
+}
+
+TEST(Formats, Legend) {
+  const Json example = readJson(kFormats / "legend.json");
+  expectKept(example, toJson(readLegend(kFormats / "legend.json")));
+}
+
+TEST(Formats, Signatures) {
+  const Json example = readJson(kFormats / "signatures.json");
+  expectKept(example, toJson(signaturesFrom(example)));
+}
+
+TEST(Formats, Model) {
+  const Json example = readJson(kFormats / "model.json");
+  const Model model = readModel(kFormats / "model.json");
+  EXPECT_EQ(model.options.priors.at(4), 0.6);
+  // The separability of an example so far apart is 2 to the last digits.
+  expectKept(example, toJson(model));
+}
+
+TEST(Formats, Labels) {
+  Folder folder;
+  const LabelsFile labels = readLabels(kFormats / "labels.json");
+  EXPECT_EQ(labels.labelling.unsure(), 1u);
+  writeLabels(folder / "labels.json", labels);
+  expectKept(readJson(kFormats / "labels.json"), readJson(folder / "labels.json"));
+}
+
+TEST(Formats, Study) {
+  Folder folder;
+  fs::create_directory(folder / "study");
+  fs::copy_file(kFormats / "study.json", folder / "study/study.json");
+  const Study study = Study::open(folder / "study");
+  study.save();
+  expectKept(readJson(kFormats / "study.json"), readJson(folder / "study/study.json"));
+}
+
+/// The model example with one thing changed.
+std::string refusal(const std::function<void(Json&)>& change) {
+  Folder folder;
+  Json json = readJson(kFormats / "model.json");
+  change(json);
+  writeJson(folder / "model.json", json);
+  return sentenceOf([&] { readModel(folder / "model.json"); });
+}
+
+TEST(Model, SaysWhatIsWrong) {
+  const auto has = [](const std::string& sentence, const char* words) {
+    EXPECT_NE(sentence.find(words), std::string::npos) << sentence;
+  };
+  has(refusal([](Json& j) { j["method"] = "guess"; }), "guess");
+  has(refusal([](Json& j) { j["version"] = 2; }), "newer");
+  has(refusal([](Json& j) { j["format"] = "zany-patch-legend"; }), "zany-patch-model");
+  has(refusal([](Json& j) { j.erase("signatures"); }), "not complete");
+  has(refusal([](Json& j) { j["signatures"]["classes"][0]["mean"] = {1}; }), "one value a band");
+  has(refusal([](Json& j) { j["signatures"]["classes"][0]["mean"][0] = "much"; }), "not complete");
+  has(refusal([](Json& j) { j["signatures"]["classes"][0]["covariance"].erase(1); }), "rows");
+  has(refusal([](Json& j) { j["signatures"]["classes"][0]["code"] = 0; }), "1");
+  has(refusal([](Json& j) { j["signatures"]["classes"][1]["code"] = 9; }),
+      "no legend entry for class 9");
+  has(refusal([](Json& j) { j["priors"]["water"] = 1; }), "water");
+}
+
+TEST(Model, AClassOfOnePixelComesBackForMinimumDistance) {
+  Folder folder;
+  Json json = readJson(kFormats / "model.json");
+  json["method"] = "minimum-distance";
+  json["priors"] = Json::object();
+  auto& one = json["signatures"]["classes"][0];
+  one["pixels"] = 1;
+  for (auto& row : one["covariance"])
+    for (auto& v : row) v = nullptr;
+  writeJson(folder / "m.json", json);
+  const Model model = readModel(folder / "m.json");
+  const auto classifier = makeClassifier(model.method, model.signatures, model.options);
+  const float red[] = {0.045f, 0.09f, std::numeric_limits<float>::quiet_NaN()};
+  const float nir[] = {0.05f, 0.28f, 0.1f};
+  uint16_t codes[3];
+  classifier->classify({red, nir}, 3, codes);
+  EXPECT_EQ(codes[0], 1);
+  EXPECT_EQ(codes[1], 4);
+  EXPECT_EQ(codes[2], 0);
+}
+
+TEST(CopyFile, WithItsCompanionAndNeverOverItself) {
+  Folder folder;
+  const Grid g = metricGrid(3, 2);
+  writeCodes(folder / "map.tif", g, {1, 2, 0, 1, 1, 2});
+  std::ofstream(folder / "map.tif.aux.xml") << "<PAMDataset/>";
+  fs::create_directory(folder / "out");
+  copyFile(folder / "map.tif", folder / "out/copy.tif");
+  EXPECT_EQ(textOf(folder / "out/copy.tif"), textOf(folder / "map.tif"));
+  EXPECT_TRUE(fs::exists(folder / "out/copy.tif.aux.xml"));
+  const std::string before = textOf(folder / "map.tif");
+  const auto same = sentenceOf([&] { copyFile(folder / "map.tif", folder / "out/../map.tif"); });
+  EXPECT_NE(same.find("is an input too"), std::string::npos) << same;
+  EXPECT_EQ(textOf(folder / "map.tif"), before);
+  std::ofstream(folder / "out/copy.tif") << "older";
+  copyFile(folder / "map.tif", folder / "out/copy.tif");
+  EXPECT_EQ(textOf(folder / "out/copy.tif"), before);
+  sentenceOf([&] { copyFile(folder / "gone.tif", folder / "out/new.tif"); });
+  EXPECT_FALSE(fs::exists(folder / "out/new.tif"));
+}
+
+}  // namespace
+}  // namespace zp
