@@ -1,7 +1,11 @@
 #include "accuracy/labelling.h"
 
-#include <algorithm>
+#include <fmt/format.h>
 
+#include <algorithm>
+#include <map>
+
+#include "base/error.h"
 #include "base/random.h"
 
 namespace zp {
@@ -58,6 +62,23 @@ std::vector<MapAndReference> Labelling::pairs() const {
   return out;
 }
 
+Labelling Labelling::onChangedMap(const std::vector<ValidationPoint>& now) const {
+  std::map<int, const ValidationPoint*> byId;
+  for (const auto& p : now) byId[p.id] = &p;
+  Labelling changed = *this;
+  bool same = byId.size() == points_.size();
+  for (auto& p : changed.points_) {
+    const auto at = byId.find(p.id);
+    same = same && at != byId.end() && at->second->place == p.place;
+    if (same) p.mapped = at->second->mapped;
+  }
+  if (!same)
+    throw Error(
+        "The points are others than those labelled, so the labels stay as they are; start a new "
+        "labelling for the new points.");
+  return changed;
+}
+
 Json toJson(const Labelling& l) {
   Json points = Json::array(), late = Json::array();
   for (const auto& p : l.points_) {
@@ -94,6 +115,22 @@ Labelling labellingFrom(const Json& json) {
     for (const auto& c : json["late_changes"])
       l.late_.push_back({c.at("id"), c.at("from"), c.at("to"), c.at("when")});
   return l;
+}
+
+LabelsFile readLabels(const std::filesystem::path& file) {
+  const Json json = readJson(file, "zany-patch-labels");
+  try {
+    return {labellingFrom(json), json.value("crs", "")};
+  } catch (const Json::exception&) {
+    throw Error(fmt::format("The labels in “{}” are not complete; take a copy from before.",
+                            file.string()));
+  }
+}
+
+void writeLabels(const std::filesystem::path& file, const LabelsFile& labels) {
+  Json json = {{"format", "zany-patch-labels"}, {"version", 1}, {"crs", labels.crs}};
+  json.update(toJson(labels.labelling));
+  writeJson(file, json);
 }
 
 }  // namespace zp

@@ -1,4 +1,5 @@
 #pragma once
+#include <filesystem>
 #include <string>
 #include <vector>
 
@@ -51,6 +52,9 @@ class Labelling {
   const std::vector<LateChange>& lateChanges() const { return late_; }
 
   std::vector<MapAndReference> pairs() const;
+  /// The same labels after the map changed: `now` holds the same points with its new classes.
+  /// Error when they are other points.
+  Labelling onChangedMap(const std::vector<ValidationPoint>& now) const;
 
  private:
   friend Json toJson(const Labelling&);
@@ -65,5 +69,14 @@ class Labelling {
 
 Json toJson(const Labelling& labelling);
 Labelling labellingFrom(const Json& json);
+
+/// A labelling with the reference system of its places: format zany-patch-labels.
+struct LabelsFile {
+  Labelling labelling;
+  std::string crs;
+};
+/// Error: another format, not complete.
+LabelsFile readLabels(const std::filesystem::path& file);
+void writeLabels(const std::filesystem::path& file, const LabelsFile& labels);
 
 }  // namespace zp

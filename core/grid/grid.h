@@ -8,6 +8,7 @@ namespace zp {
 /// A place in the units of a reference system: x east (or longitude), y north (or latitude).
 struct Place {
   double x = 0, y = 0;
+  bool operator==(const Place&) const = default;
 };
 
 struct Extent {

@@ -212,8 +212,9 @@ std::string dateIn(const std::string& name) {
 
 Json toJson(const Scene& scene, const fs::path& base) {
   const auto relative = [&](const fs::path& file) {
-    const fs::path r = fs::path(file).lexically_relative(base);
-    return r.empty() || *r.begin() == ".." ? fs::absolute(file).string() : r.generic_string();
+    const fs::path whole = fs::absolute(file).lexically_normal();
+    const fs::path r = whole.lexically_relative(base);
+    return r.empty() || *r.begin() == ".." ? whole.string() : r.generic_string();
   };
   Json bands = Json::array();
   for (const auto& b : scene.bands) {

@@ -162,15 +162,6 @@ Product makePoints(const Study& study, const Json& step, const Progress& progres
   return making.finish();
 }
 
-std::vector<Place> placesOf(const Layer& layer) {
-  std::vector<Place> places;
-  for (const auto& s : layer.shapes) {
-    if (s.points.empty()) throw Error("These places are not points; choose a layer of points.");
-    places.push_back(s.points[0]);
-  }
-  return places;
-}
-
 /// Scenes give a column a band, with their own conversion; products one.
 Product makeReadings(const Study& study, const Json& step, const Progress& progress,
                      const Product* into) {
@@ -224,11 +215,9 @@ Product makeLabels(const Study& study, const Json& step, const Progress&, const 
     p.mapped = std::isnan(codes[i]) ? 0 : static_cast<int>(codes[i]);
     all.push_back(p);
   }
-  Json json = toJson(Labelling(std::move(all), step.at("seed")));
-  json["format"] = "zany-patch-labels";
-  json["version"] = 1;
-  json["crs"] = layer.crs;
-  writeJson(making.temporary, json);
+  const Labelling labelling = into == nullptr ? Labelling(std::move(all), step.at("seed"))
+                                              : readLabels(into->file).labelling.onChangedMap(all);
+  writeLabels(making.temporary, {labelling, layer.crs});
   making.product.facts = {{"points", places.size()}};
   return making.finish();
 }

@@ -40,8 +40,9 @@ ProductKind kindFrom(const std::string& id) {
 
 /// "FILE:LAYER" with a relative file, and back.
 std::string relativeTo(const fs::path& base, const std::string& file) {
-  const fs::path r = fs::path(file).lexically_relative(base);
-  return r.empty() || *r.begin() == ".." ? file : r.generic_string();
+  const fs::path whole = fs::absolute(file).lexically_normal();
+  const fs::path r = whole.lexically_relative(base);
+  return r.empty() || *r.begin() == ".." ? whole.string() : r.generic_string();
 }
 
 std::string absoluteFrom(const fs::path& base, const std::string& file) {
@@ -326,9 +327,14 @@ int Study::revisionOf(const std::string& id) const {
 
 bool Study::outOfDate(const Product& p) const {
   return std::any_of(p.inputs.begin(), p.inputs.end(), [&](const Input& i) {
+    if (revisionOf(i.id) != i.revision) return true;
     const Product* upstream = product(i.id);
-    return revisionOf(i.id) != i.revision || (upstream != nullptr && outOfDate(*upstream));
+    return upstream != nullptr && followsStateOf(p, *upstream) && outOfDate(*upstream);
   });
+}
+
+bool Study::followsStateOf(const Product& p, const Product& upstream) {
+  return p.kind != ProductKind::Labels || upstream.kind != ProductKind::Points;
 }
 
 fs::path Study::freshFile(const std::string& wanted, const std::string& ending) const {

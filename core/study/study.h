@@ -95,6 +95,9 @@ class Study {
   int revisionOf(const std::string& id) const;  // 0 when it is gone
   /// An input changed, went, or is out of date itself.
   bool outOfDate(const Product& product) const;
+  /// Whether one is out of date because the other is. Points that were labelled stay what they are
+  /// when the map they were drawn over changes, or all their labels would be lost.
+  static bool followsStateOf(const Product& product, const Product& upstream);
 
   /// A path below the folder for a new file, not taken yet.
   std::filesystem::path freshFile(const std::string& name, const std::string& ending) const;

@@ -180,5 +180,44 @@ TEST(Labelling, BackAndCorrect) {
   EXPECT_EQ(l.points()[0].reference, 2);
 }
 
+TEST(Labelling, KeepsItsLabelsWhenTheMapChanges) {
+  Labelling l(tenPoints(), 5);
+  for (int i = 0; i < 4; ++i) l.label(2, "now");
+  l.setNote("look again");
+  auto now = tenPoints();
+  for (auto& p : now) p.mapped = 3;
+  const Labelling changed = l.onChangedMap(now);
+  EXPECT_EQ(changed.labelled(), 4u);
+  EXPECT_EQ(changed.position(), l.position());
+  EXPECT_EQ(changed.current().note, "look again");
+  for (size_t i = 0; i < 10; ++i) {
+    EXPECT_EQ(changed.points()[i].id, l.points()[i].id);
+    EXPECT_EQ(changed.points()[i].mapped, 3);
+    EXPECT_EQ(changed.points()[i].reference, l.points()[i].reference);
+  }
+}
+
+TEST(Labelling, RefusesOtherPoints) {
+  const Labelling l(tenPoints(), 5);
+  auto fewer = tenPoints(), moved = tenPoints(), renamed = tenPoints();
+  fewer.pop_back();
+  moved[3].place.x += 10;
+  renamed[3].id = 99;
+  for (const auto& now : {fewer, moved, renamed})
+    EXPECT_NE(sentenceOf([&] { l.onChangedMap(now); }).find("start a new labelling"),
+              std::string::npos);
+}
+
+TEST(Labelling, ADamagedFileIsOneSentence) {
+  Folder folder;
+  std::ofstream(folder / "l.json") << R"({"format": "zany-patch-labels", "version": 1})";
+  EXPECT_NE(sentenceOf([&] { readLabels(folder / "l.json"); }).find("not complete"),
+            std::string::npos);
+  std::ofstream(folder / "l.json")
+      << R"({"format": "zany-patch-labels", "version": 1, "points": [{"id": "one"}]})";
+  EXPECT_NE(sentenceOf([&] { readLabels(folder / "l.json"); }).find("not complete"),
+            std::string::npos);
+}
+
 }  // namespace
 }  // namespace zp

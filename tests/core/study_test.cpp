@@ -185,6 +185,30 @@ TEST(Study, MissingFilesAreNamedAndTheRestIsUsable) {
   EXPECT_NE(back.notice.find("Lost"), std::string::npos);
 }
 
+TEST(Study, FilesNamedFromTheWorkingFolderStayInsideTheStudy) {
+  Folder folder;
+  const auto before = fs::current_path();
+  fs::current_path(folder.path());
+  {
+    Study study = Study::create("study", "Relative");
+    fs::create_directory("study/scenes");
+    writeFloats("study/scenes/s.tif", metricGrid(2, 1), {{1, 2}}, {"nir"});
+    writeAreas("study/o.gpkg",
+               {{1, "a", {{500000, 5000000}, {500010, 5000000}, {500010, 4999990}}}});
+    study.addScene(openScene(fs::path("study/scenes/s.tif")));
+    study.addOutline({"", "Outline", "study/o.gpkg:areas", {}, true, false});
+    study.save();
+    study.saveCopy("copy");
+  }
+  fs::current_path(before);
+  fs::remove_all(folder / "study");
+  const Study copy = Study::open(folder / "copy");
+  EXPECT_TRUE(copy.notice.empty()) << copy.notice;
+  ASSERT_EQ(copy.scenes.size(), 1u);
+  EXPECT_EQ(copy.scenes[0].scene.bands[0].file, folder / "copy/scenes/s.tif");
+  EXPECT_EQ(readLayer(copy.outlines[0].layer).shapes.size(), 1u);
+}
+
 TEST(Study, CopiesCanBeOpenedOnTheirOwn) {
   Folder folder;
   Study study = makeStudy(folder);

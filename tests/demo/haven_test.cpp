@@ -275,7 +275,11 @@ TEST(Haven, TheStudyStartsWithSomeScenesAndNoProducts) {
   EXPECT_EQ(study.legend.classes.size(), 9u);
   EXPECT_EQ(colourText(study.legend.find(4)->colour), "#ba9658");
   EXPECT_FALSE(study.legend.find(7)->subclasses.empty());
-  EXPECT_EQ(study.outlines.size(), 2u);
+  ASSERT_EQ(study.outlines.size(), 2u);
+  for (const auto& o : study.outlines) EXPECT_FALSE(readLayer(o.layer).shapes.empty()) << o.layer;
+  for (const auto& one : study.scenes)
+    EXPECT_EQ(one.scene.bands[0].file.string().rfind(study.folder().string(), 0), 0u)
+        << one.scene.name;
 }
 
 }  // namespace
