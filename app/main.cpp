@@ -26,17 +26,25 @@ int main(int argc, char** argv) {
   parser.process(app);
 
   zp::startGdal();
-  zp::applyLook(parser.isSet(look) ? parser.value(look)
-                                   : QSettings().value("look", "dusk").toString());
-  zp::MainWindow window;
-  window.show();
-  const QStringList paths = parser.positionalArguments();
-  if (paths.size() == 1 && QFileInfo(paths[0]).isDir() &&
-      QFileInfo::exists(paths[0] + "/study.json")) {
-    if (!window.bench().open(paths[0]) && parser.isSet(tour)) return 1;
-  } else if (!paths.isEmpty()) {
-    window.bench().bringIn(paths, false);
-  }
-  if (parser.isSet(tour)) return zp::runTour(window, parser.value(tour), parser.value(truth));
-  return QApplication::exec();
+  QString wanted =
+      parser.isSet(look) ? parser.value(look) : QSettings().value("look", "dusk").toString();
+  QStringList paths = parser.positionalArguments();
+  QByteArray geometry;
+  int result = 0;
+  do {
+    zp::applyLook(wanted);
+    zp::MainWindow window;
+    if (!geometry.isEmpty()) window.restoreGeometry(geometry);
+    window.show();
+    window.openOrBringIn(paths);
+    if (parser.isSet(tour)) return zp::runTour(window, parser.value(tour), parser.value(truth));
+    result = QApplication::exec();
+    geometry = window.saveGeometry();
+    paths.clear();
+    if (window.bench().hasStudy())
+      paths << QString::fromStdString(window.bench().study().folder().string());
+    window.close();
+    wanted = QSettings().value("look", "dusk").toString();
+  } while (result == zp::kAnotherLook);
+  return result;
 }

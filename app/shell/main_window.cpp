@@ -6,7 +6,14 @@ namespace zp {
 
 namespace {
 const char* const kStages[] = {"Scenes", "Indices", "Training", "Mapping", "Sampling", "Accuracy"};
+
+/// A class picture that shows one class alone; all of them for 0.
+Picture alone(Picture p, int code) {
+  p.onlyClass = code;
+  if (code != 0) p.key += "#" + QString::number(code);
+  return p;
 }
+}  // namespace
 
 MainWindow::MainWindow() : book_(bench_) {
   setWindowTitle("Zany Patch");
@@ -138,12 +145,9 @@ MainWindow::MainWindow() : book_(bench_) {
     setBack(front);
   });
   connect(view_, &MapView::onlyClassAsked, this, [this](int code) {
-    Picture p = view_->front();
+    const Picture& p = view_->front();
     if (p.kind != Picture::Kind::Classes) return;
-    p.key.truncate(p.key.indexOf("#") < 0 ? p.key.size() : p.key.indexOf("#"));
-    p.onlyClass = p.onlyClass == code ? 0 : code;
-    if (p.onlyClass != 0) p.key += "#" + QString::number(code);
-    setFront(p);
+    setFront(alone(bench_.pictureOf(q(p.of)), p.onlyClass == code ? 0 : code));
   });
   placeTimer_.setSingleShot(true);
   placeTimer_.setInterval(400);
@@ -193,7 +197,10 @@ void MainWindow::buildStudyMenu() {
       const QString target = QFileDialog::getSaveFileName(this, "Export the picture in view",
                                                           "view.png", "PNG (*.png)");
       if (target.isEmpty()) return;
-      if (view_->grab().save(target))
+      viewTools_->hide();  // the picture alone, without its buttons
+      const QPixmap picture = view_->grab();
+      viewTools_->show();
+      if (picture.save(target))
         tell(QString("The picture is in “%1”.").arg(target), false);
       else
         tell("The picture could not be written; choose another folder.", true);
@@ -206,7 +213,10 @@ void MainWindow::buildStudyMenu() {
     const QString other = currentLook() == "dusk" ? "daylight" : "dusk";
     studyMenu_->addAction(icon("light"), QString("Look: %1").arg(other), this, [this, other] {
       QSettings().setValue("look", other);
-      tell(QString("The look is %1 from the next start.").arg(other), false);
+      if (bench_.jobs().busy())
+        tell(QString("The look is %1 from the next start; a job runs now.").arg(other), false);
+      else
+        QApplication::exit(kAnotherLook);
     });
     studyMenu_->addAction("Quit", QKeySequence::Quit, this, &QWidget::close);
   });
@@ -274,6 +284,13 @@ void MainWindow::buildShortcuts() {
   connect(new QShortcut(QKeySequence::Open, this), &QShortcut::activated, this,
           &MainWindow::openStudy);
   connect(new QShortcut(QKeySequence::Quit, this), &QShortcut::activated, this, &QWidget::close);
+}
+
+void MainWindow::openOrBringIn(const QStringList& paths) {
+  if (paths.size() == 1 && QFileInfo::exists(paths[0] + "/study.json"))
+    bench_.open(paths[0]);
+  else if (!paths.isEmpty())
+    bench_.bringIn(paths, false);
 }
 
 void MainWindow::keyPressEvent(QKeyEvent* e) {
@@ -399,20 +416,28 @@ void MainWindow::refresh() {
   if (!bench_.hasStudy()) return;
   view_->setCrs(bench_.viewCrs());
   if (pages_->currentIndex() == 0) desk_[static_cast<size_t>(stage_)]->refresh();
-  // Pictures of a scene whose bands or mask changed are painted anew.
+  // What is shown may have changed, or gone to the bin.
   for (const bool front : {true, false}) {
-    const Picture& shown = front ? view_->front() : view_->back();
-    const auto* s = bench_.study().scene(shown.of);
-    if (shown.kind != Picture::Kind::Composite) continue;
-    if (s == nullptr) {
-      front ? setFront({}) : setBack({});
-      continue;
-    }
-    const Picture fresh = compositePicture(s->id, s->scene, shown.bands, shown.detail);
-    if (fresh.key != shown.key) front ? setFront(fresh) : setBack(fresh);
+    const Picture shown = front ? view_->front() : view_->back();
+    Picture now = asItIsNow(shown);
+    if (now.none() && front && bench_.currentScene() != nullptr)
+      now = bench_.pictureOf(q(bench_.currentScene()->id));
+    if (now.key != shown.key) front ? setFront(now) : setBack(now);
   }
   updateTrail();
   updateOverlays();
+}
+
+Picture MainWindow::asItIsNow(const Picture& shown) const {
+  if (shown.of == "preview") return shown;
+  if (const auto* s = bench_.study().scene(shown.of)) {
+    const bool bands =
+        *std::max_element(shown.bands.begin(), shown.bands.end()) < s->scene.bands.size();
+    return bands ? compositePicture(s->id, s->scene, shown.bands, shown.detail)
+                 : bench_.pictureOf(q(s->id));
+  }
+  Picture p = bench_.pictureOf(q(shown.of));
+  return p.none() ? p : alone(p, shown.onlyClass);
 }
 
 void MainWindow::setFront(const Picture& p) {
@@ -759,10 +784,7 @@ void MainWindow::dropEvent(QDropEvent* e) {
   QStringList files;
   for (const auto& url : e->mimeData()->urls())
     if (url.isLocalFile()) files << url.toLocalFile();
-  if (files.size() == 1 && QFileInfo::exists(files[0] + "/study.json"))
-    bench_.open(files[0]);
-  else if (!files.isEmpty())
-    bench_.bringIn(files, false);
+  openOrBringIn(files);
 }
 
 void MainWindow::closeEvent(QCloseEvent* e) {

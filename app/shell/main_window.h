@@ -15,6 +15,9 @@
 
 namespace zp {
 
+/// What the application's loop ends with when the window is to be built again in another look.
+inline constexpr int kAnotherLook = 100;
+
 /// The window: trail, view with probe, desk, shelf; or a sheet in place of view and desk.
 class MainWindow : public QMainWindow {
   Q_OBJECT
@@ -31,6 +34,8 @@ class MainWindow : public QMainWindow {
   TrainingDesk& training() { return *trainingDesk_; }
   int stage() const { return stage_; }
   void goTo(int stage);
+  /// A study folder is opened; anything else comes in as scenes.
+  void openOrBringIn(const QStringList& paths);
   void openLabelling();
   void openMatrix();
   /// Nothing is running and everything shown has been painted.
@@ -51,6 +56,7 @@ class MainWindow : public QMainWindow {
   void buildStart();
   void studyChanged();
   void refresh();
+  Picture asItIsNow(const Picture& shown) const;
   void setFront(const Picture& p);
   void setBack(const Picture& p);
   void showFront(const QString& id);

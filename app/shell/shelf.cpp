@@ -227,20 +227,15 @@ void Shelf::openMenu(const QString& id, const QPoint& at) {
   if (const auto* p = bench_.study().product(id.toStdString())) {
     auto* fresh = menu.addAction("Bring up to date", this, [=, this] { bench_.bringUpToDate(id); });
     fresh->setEnabled(bench_.study().outOfDate(*p));
-    menu.addAction("Rename…", this, [this, id, p] {
+    menu.addAction("Rename…", this, [this, id, before = q(p->name)] {
       bool ok = false;
       const QString name =
-          QInputDialog::getText(this, "Rename", "Name", QLineEdit::Normal, q(p->name), &ok);
+          QInputDialog::getText(this, "Rename", "Name", QLineEdit::Normal, before, &ok);
       if (ok) bench_.renameProduct(id, name);
     });
-    menu.addAction("Save a copy as…", this, [this, p] {
-      const QString ending = QFileInfo(q(p->file.string())).suffix();
-      const QString target =
-          QFileDialog::getSaveFileName(this, "Save a copy as", q(fileStem(p->name)) + "." + ending);
-      if (target.isEmpty()) return;
-      QFile::remove(target);
-      if (!QFile::copy(q(p->file.string()), target))
-        Q_EMIT bench_.trouble("The copy could not be written; choose another folder.");
+    menu.addAction("Save a copy as…", this, [this, id, file = p->file.filename()] {
+      const QString target = QFileDialog::getSaveFileName(this, "Save a copy as", q(file.string()));
+      if (!target.isEmpty()) bench_.copyProduct(id, target);
     });
     menu.addAction(icon("bin"), "To the bin", this, [=, this] { bench_.toBin(id); });
   } else {

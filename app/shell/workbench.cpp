@@ -16,25 +16,17 @@ namespace fs = std::filesystem;
 namespace zp {
 namespace {
 
-/// Training areas and legend before and after, so that every edit can be taken back.
-class TrainingEdit : public QUndoCommand {
+/// An edit as two ways of doing it: there and back.
+class Edit : public QUndoCommand {
  public:
-  struct State {
-    std::vector<TrainingArea> areas;
-    std::string crs;
-    Legend legend;
-    int revision;
-  };
-  TrainingEdit(Workbench& bench, State before, State after, const QString& what)
-      : QUndoCommand(what), bench_(bench), before_(std::move(before)), after_(std::move(after)) {}
-  void undo() override {
-    bench_.restore(before_.areas, before_.crs, before_.legend, before_.revision);
-  }
-  void redo() override { bench_.restore(after_.areas, after_.crs, after_.legend, after_.revision); }
+  using Way = std::function<void()>;
+  Edit(const QString& what, Way there, Way back)
+      : QUndoCommand(what), there_(std::move(there)), back_(std::move(back)) {}
+  void redo() override { there_(); }
+  void undo() override { back_(); }
 
  private:
-  Workbench& bench_;
-  State before_, after_;
+  Way there_, back_;
 };
 
 /// Empty for a file that cannot be read; the view says why when it tries.
@@ -171,18 +163,25 @@ void Workbench::bringIn(const QStringList& paths, bool asOneScene) {
   });
 }
 
-void Workbench::changeScene(const QString& id, const std::function<void(Scene&)>& change) {
+void Workbench::changeScene(const QString& id, const QString& what,
+                            const std::function<void(Scene&)>& change) {
   guarded([&] {
-    StudyScene* s = study_->scene(id.toStdString());
+    const StudyScene* s = study_->scene(id.toStdString());
     if (s == nullptr) return;
-    Scene copy = s->scene;
-    change(copy);
-    s->scene = std::move(copy);
-    ++s->revision;
-    study_->place["scene"] = s->id;  // it stays the current one, whatever roles it has now
-    saved();
-    Q_EMIT currentSceneChanged();
+    const StudyScene before = *s;
+    StudyScene after = before;
+    change(after.scene);
+    after.revision = nextRevision("scene-revisions", before.revision);
+    undo_.push(new Edit(
+        what, [this, after] { putScene(after); }, [this, before] { putScene(before); }));
   });
+}
+
+void Workbench::putScene(const StudyScene& scene) {
+  if (auto* at = study_->scene(scene.id)) *at = scene;
+  study_->place["scene"] = scene.id;  // it stays the current one, whatever roles it has now
+  saved();
+  Q_EMIT currentSceneChanged();
 }
 
 void Workbench::findEmptyEdgeOf(const QString& id) {
@@ -205,7 +204,7 @@ void Workbench::findEmptyEdgeOf(const QString& id) {
           Q_EMIT notice("There is no edge of zeros; every pixel stays in use.");
           return;
         }
-        changeScene(id, [&](Scene& one) { one.emptyMask = target; });
+        changeScene(id, "Set the empty edge aside", [&](Scene& one) { one.emptyMask = target; });
         Q_EMIT notice(QString("%1 % of the pixels are an empty edge and set aside.")
                           .arg(decimal(100.0 * static_cast<double>(*count) /
                                            static_cast<double>(scene.grid.pixels()),
@@ -214,9 +213,22 @@ void Workbench::findEmptyEdgeOf(const QString& id) {
 }
 
 void Workbench::removeScene(const QString& id) {
-  std::erase_if(study_->scenes, [&](const StudyScene& s) { return s.id == id.toStdString(); });
-  saved();
-  Q_EMIT currentSceneChanged();
+  auto& all = study_->scenes;
+  const auto at = std::find_if(all.begin(), all.end(),
+                               [&](const StudyScene& one) { return one.id == id.toStdString(); });
+  if (at == all.end()) return;
+  const auto place = at - all.begin();
+  undo_.push(new Edit(
+      QString("Take %1 out of the study").arg(q(at->scene.name)),
+      [this, place] {
+        study_->scenes.erase(study_->scenes.begin() + place);
+        saved();
+        Q_EMIT currentSceneChanged();
+      },
+      [this, place, scene = *at] {
+        study_->scenes.insert(study_->scenes.begin() + place, scene);
+        putScene(scene);
+      }));
 }
 
 void Workbench::addOutline(const QString& layer, const QString& name) {
@@ -258,7 +270,8 @@ void Workbench::bringUpToDate(const QString& id) {
   if (old == nullptr) return;
   // What it was made from comes first.
   for (const auto& i : old->inputs)
-    if (const auto* up = study_->product(i.id); up != nullptr && study_->outOfDate(*up))
+    if (const auto* up = study_->product(i.id);
+        up != nullptr && Study::followsStateOf(*old, *up) && study_->outOfDate(*up))
       bringUpToDate(q(i.id));
   auto product = std::make_shared<Product>();
   const std::string wanted = id.toStdString();
@@ -275,6 +288,8 @@ void Workbench::bringUpToDate(const QString& id) {
                [this, wanted, product] {
                  Product* at = study_ ? study_->product(wanted) : nullptr;
                  if (at == nullptr || product->id.empty()) return;
+                 product->name = at->name;
+                 product->ramp = at->ramp;
                  *at = *product;
                  saved();
                  Q_EMIT productMade(q(wanted));
@@ -282,64 +297,92 @@ void Workbench::bringUpToDate(const QString& id) {
                [this](const QString& sentence) { Q_EMIT trouble(sentence); }});
 }
 
-void Workbench::renameProduct(const QString& id, const QString& name) {
-  if (auto* p = study_->product(id.toStdString()); p != nullptr && !name.trimmed().isEmpty()) {
-    p->name = name.trimmed().toStdString();
+void Workbench::changeProduct(const QString& id, const QString& what, std::string Product::*member,
+                              const std::string& value) {
+  const auto* p = study_->product(id.toStdString());
+  if (p == nullptr || p->*member == value) return;
+  const auto put = [this, id = p->id, member](const std::string& v) {
+    if (auto* at = study_->product(id)) at->*member = v;
     saved();
-  }
+  };
+  undo_.push(new Edit(
+      what, [put, value] { put(value); }, [put, before = p->*member] { put(before); }));
+}
+
+void Workbench::renameProduct(const QString& id, const QString& name) {
+  if (name.trimmed().isEmpty()) return;
+  changeProduct(id, "Rename a product", &Product::name, name.trimmed().toStdString());
+}
+
+void Workbench::setRamp(const QString& id, const QString& ramp) {
+  changeProduct(id, "Change a ramp", &Product::ramp, ramp.toStdString());
+}
+
+void Workbench::copyProduct(const QString& id, const QString& target) {
+  const auto* p = study_->product(id.toStdString());
+  if (p == nullptr) return;
+  background(
+      "Save a copy",
+      [file = p->file, to = fs::path(target.toStdString())](const Progress&) {
+        copyFile(file, to);
+      },
+      [this, target] { Q_EMIT notice(QString("The copy is in “%1”.").arg(target)); });
 }
 
 void Workbench::toBin(const QString& id) {
-  class BinEdit : public QUndoCommand {
-   public:
-    BinEdit(Workbench& b, std::string product, const QString& what)
-        : QUndoCommand(what), bench(b), id(std::move(product)) {}
-    void redo() override {
-      bench.guarded([&] {
-        kept = bench.study_->toBin(id);
-        bench.saved();
-      });
-    }
-    void undo() override {
-      bench.guarded([&] {
-        bench.study_->fromBin(kept);
-        bench.saved();
-      });
-    }
-    Workbench& bench;
-    std::string id;
-    Product kept;
-  };
-  if (const auto* p = study_->product(id.toStdString()))
-    undo_.push(new BinEdit(*this, p->id, QString("Move %1 to the bin").arg(q(p->name))));
+  const auto* p = study_->product(id.toStdString());
+  if (p == nullptr) return;
+  auto kept = std::make_shared<Product>(*p);
+  undo_.push(new Edit(
+      QString("Move %1 to the bin").arg(q(p->name)),
+      [this, kept] {
+        guarded([&] { *kept = study_->toBin(kept->id); });
+        saved();
+      },
+      [this, kept] {
+        guarded([&] { study_->fromBin(*kept); });
+        saved();
+      }));
 }
 
 void Workbench::setTraining(const std::vector<TrainingArea>& areas, const std::string& crs,
                             const QString& what) {
-  undo_.push(new TrainingEdit(
-      *this, {study_->training, study_->trainingCrs, study_->legend, study_->trainingRevision},
-      {areas, crs, legendOf(areas, study_->legend), nextTrainingRevision()}, what));
+  pushTraining({areas, crs, legendOf(areas, study_->legend), 0}, what);
 }
 
 void Workbench::setLegend(const Legend& legend, const QString& what) {
-  undo_.push(new TrainingEdit(
-      *this, {study_->training, study_->trainingCrs, study_->legend, study_->trainingRevision},
-      {study_->training, study_->trainingCrs, legend, nextTrainingRevision()}, what));
+  pushTraining({study_->training, study_->trainingCrs, legend, 0}, what);
 }
 
-void Workbench::restore(const std::vector<TrainingArea>& areas, const std::string& crs,
-                        const Legend& legend, int revision) {
-  study_->legend = legend;
-  study_->setTraining(areas, crs);
+void Workbench::removeClass(int code) {
+  const auto* c = study_->legend.find(code);
+  if (c == nullptr) return;
+  TrainingState after = {study_->training, study_->trainingCrs, study_->legend, 0};
+  std::erase_if(after.areas, [&](const TrainingArea& a) { return a.code == code; });
+  std::erase_if(after.legend.classes, [&](const LegendClass& one) { return one.code == code; });
+  pushTraining(after, QString("Remove the class %1").arg(q(c->name)));
+}
+
+void Workbench::pushTraining(TrainingState after, const QString& what) {
+  const TrainingState before = {study_->training, study_->trainingCrs, study_->legend,
+                                study_->trainingRevision};
+  after.revision = nextRevision("training-revisions", before.revision);
+  undo_.push(new Edit(
+      what, [this, after] { putTraining(after); }, [this, before] { putTraining(before); }));
+}
+
+void Workbench::putTraining(const TrainingState& state) {
+  study_->legend = state.legend;
+  study_->setTraining(state.areas, state.crs);
   // Taken back to a state that products were made from, they are up to date again.
-  study_->trainingRevision = revision;
+  study_->trainingRevision = state.revision;
   saved();
 }
 
-int Workbench::nextTrainingRevision() {
-  const int next =
-      std::max(study_->trainingRevision, study_->place.value("training-revisions", 0)) + 1;
-  study_->place["training-revisions"] = next;
+/// A number that no state had before, so that one taken back is not mistaken for a new one.
+int Workbench::nextRevision(const std::string& of, int now) {
+  const int next = std::max(now, study_->place.value(of, 0)) + 1;
+  study_->place[of] = next;
   return next;
 }
 
@@ -374,7 +417,8 @@ Picture Workbench::pictureOf(const QString& id) const {
   picture.title = q(p->name);
   picture.detail = niceDate(p->date);
   picture.file = p->file;
-  picture.key = QString("p/%1/%2/%3").arg(q(p->id)).arg(p->revision).arg(q(p->file.string()));
+  picture.key =
+      QString("p/%1/%2/%3/%4").arg(q(p->id)).arg(p->revision).arg(q(p->ramp), q(p->file.string()));
   picture.kind = p->kind == ProductKind::Index ? Picture::Kind::Index : Picture::Kind::Classes;
   picture.ramp = p->ramp;
   if (p->kind == ProductKind::ClassMap) picture.legend = legendOfFile(p->file);

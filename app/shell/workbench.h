@@ -31,7 +31,8 @@ class Workbench : public QObject {
 
   /// Brings in each path as a scene, or several one-band files as one; checks for an empty edge.
   void bringIn(const QStringList& paths, bool asOneScene);
-  void changeScene(const QString& id, const std::function<void(Scene&)>& change);
+  void changeScene(const QString& id, const QString& what,
+                   const std::function<void(Scene&)>& change);
   void findEmptyEdgeOf(const QString& id);
   void removeScene(const QString& id);
   void addOutline(const QString& layer, const QString& name);
@@ -41,14 +42,16 @@ class Workbench : public QObject {
   void run(const Json& step, const QString& title, std::function<void(const QString&)> then = {});
   void bringUpToDate(const QString& id);
   void renameProduct(const QString& id, const QString& name);
+  void setRamp(const QString& id, const QString& ramp);
+  /// Copies a product's file to a place outside the study.
+  void copyProduct(const QString& id, const QString& target);
   void toBin(const QString& id);
 
   void setTraining(const std::vector<TrainingArea>& areas, const std::string& crs,
                    const QString& what);
   void setLegend(const Legend& legend, const QString& what);
-  /// A step back or forth: swaps training and legend in.
-  void restore(const std::vector<TrainingArea>& areas, const std::string& crs, const Legend& legend,
-               int revision);
+  /// With its training areas.
+  void removeClass(int code);
 
   void setPlace(const std::string& key, const Json& value);
   Json place(const std::string& key) const;
@@ -75,9 +78,20 @@ class Workbench : public QObject {
   void notice(const QString& sentence);
 
  private:
+  struct TrainingState {
+    std::vector<TrainingArea> areas;
+    std::string crs;
+    Legend legend;
+    int revision;
+  };
+  void pushTraining(TrainingState after, const QString& what);
+  void putTraining(const TrainingState& state);
+  void putScene(const StudyScene& scene);
+  void changeProduct(const QString& id, const QString& what, std::string Product::*member,
+                     const std::string& value);
   void saved();
   void guarded(const std::function<void()>& action);
-  int nextTrainingRevision();
+  int nextRevision(const std::string& of, int now);
   void remember(const std::filesystem::path& folder);
 
   std::optional<Study> study_;

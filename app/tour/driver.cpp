@@ -29,7 +29,17 @@ size_t Driver::products() const {
 void Driver::make(const QString& button, const char* what) {
   const size_t before = products();
   click(button);
-  until([&] { return products() > before && !window_.bench().jobs().busy(); }, what);
+  until(
+      [&] {
+        const bool quiet = !window_.bench().jobs().busy();
+        // What failed is said on the desk, and waiting on would be in vain.
+        if (quiet && products() == before)
+          for (auto* l : window_.findChildren<QLabel*>("deskNotice"))
+            if (l->isVisible() && !l->text().isEmpty())
+              throw std::runtime_error(std::string(what) + ": " + l->text().toStdString());
+        return quiet && products() > before;
+      },
+      what);
   settle();
 }
 

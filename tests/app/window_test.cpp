@@ -1,71 +1,14 @@
 // The real window, driven by mouse and keys without a screen, on the demo study.
-#include <gtest/gtest.h>
-
-#include <filesystem>
-#include <fstream>
-
-#include "base/random.h"
-#include "grid/gdal_start.h"
 #include "legend/class_map.h"
-#include "look/look.h"
 #include "sampling/readings.h"
-#include "tour/driver.h"
+#include "window_fixture.h"
 
 namespace zp {
 namespace {
 
-namespace fs = std::filesystem;
+using namespace testing;
 
-/// A window on a copy of the demo study.
-class Window : public ::testing::Test {
- protected:
-  void SetUp() override {
-    std::string pattern = (fs::temp_directory_path() / "zp-window-XXXXXX").string();
-    folder_ = mkdtemp(pattern.data());
-    fs::copy(HAVEN "/pristine", folder_ / "study", fs::copy_options::recursive);
-    open();
-  }
-  void TearDown() override {
-    driver_.reset();
-    window_.reset();
-    fs::remove_all(folder_);
-  }
-  void open() {
-    window_ = std::make_unique<MainWindow>();
-    driver_ = std::make_unique<Driver>(*window_);
-    window_->show();
-    ASSERT_TRUE(window_->bench().open(study()));
-    driver_->settle();
-  }
-  void reopen() {
-    driver_.reset();
-    window_->close();
-    window_.reset();
-    open();
-  }
-  QString study() const { return q((folder_ / "study").string()); }
-  Driver& d() { return *driver_; }
-  MainWindow& w() { return *window_; }
-  const Study& s() { return window_->bench().study(); }
-  QString said() { return d().find<QLabel>("deskNotice")->text(); }
-  void importTraining() {
-    w().training().importFrom(q((s().folder() / "outlines/outlines.gpkg").string()) + ":training",
-                              "code", "class", "subclass");
-  }
-  void makeMap() {
-    d().stage(2);
-    importTraining();
-    d().stage(3);
-    d().make("primary", "the map");
-  }
-  QPoint onView(Place p) { return w().view().toScreen(p).toPoint(); }
-
-  fs::path folder_;
-  std::unique_ptr<MainWindow> window_;
-  std::unique_ptr<Driver> driver_;
-};
-
-TEST_F(Window, FromTheDemoStudyToAMatrixAndBackAfterReopening) {
+TEST_F(RealWindow, FromTheDemoStudyToAMatrixAndBackAfterReopening) {
   EXPECT_EQ(w().trail().stations()[0].figure, QString("%1 scenes").arg(s().scenes.size()));
   d().stage(1);
   d().click("index-water");
@@ -119,7 +62,7 @@ TEST_F(Window, FromTheDemoStudyToAMatrixAndBackAfterReopening) {
   EXPECT_EQ(w().book().labelling().labelled(), 45u);
 }
 
-TEST_F(Window, CompositesByMeaningAndByFreeChoice) {
+TEST_F(RealWindow, CompositesByMeaningAndByFreeChoice) {
   d().stage(0);
   d().click("composite-vegetation");
   d().settle();
@@ -132,7 +75,7 @@ TEST_F(Window, CompositesByMeaningAndByFreeChoice) {
   EXPECT_NE(w().view().grab().toImage(), before);
 }
 
-TEST_F(Window, ARoleIsChangedAndTheIndexFollows) {
+TEST_F(RealWindow, ARoleIsChangedAndTheIndexFollows) {
   d().stage(0);
   auto* role = d().find<QComboBox>("role-5");
   EXPECT_EQ(role->currentText(), "nir");
@@ -146,7 +89,7 @@ TEST_F(Window, ARoleIsChangedAndTheIndexFollows) {
   EXPECT_TRUE(disabled);
 }
 
-TEST_F(Window, AFormulaErrorIsShownInItsPlace) {
+TEST_F(RealWindow, AFormulaErrorIsShownInItsPlace) {
   d().stage(1);
   d().click("index-by-hand");
   d().press("formula", "nir / redd");
@@ -165,7 +108,7 @@ TEST_F(Window, AFormulaErrorIsShownInItsPlace) {
   EXPECT_EQ(s().products.back().step["formula"], "nir / red");
 }
 
-TEST_F(Window, AThresholdIsDraggedAndItsAreasFollow) {
+TEST_F(RealWindow, AThresholdIsDraggedAndItsAreasFollow) {
   d().stage(1);
   d().click("index-vegetation");
   d().make("primary", "the index");
@@ -190,7 +133,7 @@ TEST_F(Window, AThresholdIsDraggedAndItsAreasFollow) {
   EXPECT_EQ(legendOf(RasterFile(s().products.back().file)).classes[0].name, "Low");
 }
 
-TEST_F(Window, AnAreaIsDrawnGetsAClassAndIsTakenBack) {
+TEST_F(RealWindow, AnAreaIsDrawnGetsAClassAndIsTakenBack) {
   d().stage(2);
   auto* classes = d().find<QTableWidget>("classTable");
   QTest::mouseClick(classes->viewport(), Qt::LeftButton, {},
@@ -217,7 +160,7 @@ TEST_F(Window, AnAreaIsDrawnGetsAClassAndIsTakenBack) {
   EXPECT_EQ(s().training.size(), 0u);
 }
 
-TEST_F(Window, AChangeUpstreamMarksTheMapAndIsMended) {
+TEST_F(RealWindow, AChangeUpstreamMarksTheMapAndIsMended) {
   makeMap();
   const std::string map = s().products.back().id;
   auto areas = s().training;
@@ -233,7 +176,7 @@ TEST_F(Window, AChangeUpstreamMarksTheMapAndIsMended) {
   EXPECT_FALSE(s().outOfDate(*s().product(map)));
 }
 
-TEST_F(Window, TheLabellingDeskHidesTheMapAndObeysItsKeys) {
+TEST_F(RealWindow, TheLabellingDeskHidesTheMapAndObeysItsKeys) {
   makeMap();
   d().stage(4);
   d().press("planCount", "3");
@@ -274,7 +217,7 @@ TEST_F(Window, TheLabellingDeskHidesTheMapAndObeysItsKeys) {
   EXPECT_EQ(w().book().labelling().unsure(), 1u);
 }
 
-TEST_F(Window, PanZoomFitCurtainAndPeek) {
+TEST_F(RealWindow, PanZoomFitCurtainAndPeek) {
   auto& v = w().view();
   d().stage(0);
   const double scale = v.unitsPerPixel();
@@ -307,7 +250,7 @@ TEST_F(Window, PanZoomFitCurtainAndPeek) {
   QTest::keyRelease(&v, Qt::Key_QuoteLeft);
 }
 
-TEST_F(Window, TheProbeReadsWhatIsUnderThePointer) {
+TEST_F(RealWindow, TheProbeReadsWhatIsUnderThePointer) {
   d().stage(0);
   auto* probe = d().find<Probe>("probe");
   const Place p = w().view().toMap(QPointF(w().view().width() / 2.0, w().view().height() / 2.0));
@@ -317,7 +260,7 @@ TEST_F(Window, TheProbeReadsWhatIsUnderThePointer) {
   EXPECT_TRUE(probe->text().contains(w().view().front().title)) << probe->text().toStdString();
 }
 
-TEST_F(Window, BadInputIsSaidInPlaceAndChangesNothing) {
+TEST_F(RealWindow, BadInputIsSaidInPlaceAndChangesNothing) {
   d().stage(0);
   const size_t scenes = s().scenes.size();
   std::ofstream(folder_ / "no.tif") << "not a raster";
@@ -345,7 +288,7 @@ TEST_F(Window, BadInputIsSaidInPlaceAndChangesNothing) {
   EXPECT_TRUE(s().training.empty());
 }
 
-TEST_F(Window, AClassWithTooFewPixelsIsNamed) {
+TEST_F(RealWindow, AClassWithTooFewPixelsIsNamed) {
   d().stage(2);
   importTraining();
   auto areas = s().training;
@@ -364,7 +307,7 @@ TEST_F(Window, AClassWithTooFewPixelsIsNamed) {
   EXPECT_EQ(d().products(), 0u);
 }
 
-TEST_F(Window, AFolderAndAFileAreBroughtInAndAnEmptyEdgeIsSetAside) {
+TEST_F(RealWindow, AFolderAndAFileAreBroughtInAndAnEmptyEdgeIsSetAside) {
   d().stage(0);
   w().bench().bringIn({HAVEN "/archive/finch-2024-07-11"}, false);
   EXPECT_EQ(s().scenes.back().scene.bands.size(), 8u);
@@ -378,7 +321,7 @@ TEST_F(Window, AFolderAndAFileAreBroughtInAndAnEmptyEdgeIsSetAside) {
   EXPECT_FALSE(s().scenes.back().scene.emptyMask.empty());
 }
 
-TEST_F(Window, AJobShowsProgressAndCanBeCancelled) {
+TEST_F(RealWindow, AJobShowsProgressAndCanBeCancelled) {
   d().stage(0);
   bool finished = false;
   w().bench().background(
@@ -396,7 +339,7 @@ TEST_F(Window, AJobShowsProgressAndCanBeCancelled) {
   EXPECT_TRUE(w().notice().contains("cancelled"));
 }
 
-TEST_F(Window, AProductGoesToTheBinAndComesBack) {
+TEST_F(RealWindow, AProductGoesToTheBinAndComesBack) {
   d().stage(1);
   d().click("index-burn");
   d().make("primary", "the index");
@@ -409,7 +352,7 @@ TEST_F(Window, AProductGoesToTheBinAndComesBack) {
   EXPECT_TRUE(fs::exists(made.file));
 }
 
-TEST_F(Window, FindReachesStagesProductsAndPlaces) {
+TEST_F(RealWindow, FindReachesStagesProductsAndPlaces) {
   QTest::keyClick(&w(), Qt::Key_K, Qt::ControlModifier);
   auto* find = w().trail().find();
   find->setFocus();

@@ -29,9 +29,9 @@ bool LabelBook::load() {
   }
   if (p->id == id_ && p->revision == revision_) return true;
   try {
-    const Json json = readJson(p->file, "zany-patch-labels");
-    labelling_ = labellingFrom(json);
-    crs_ = json.value("crs", "");
+    const LabelsFile labels = readLabels(p->file);
+    labelling_ = labels.labelling;
+    crs_ = labels.crs;
     id_ = p->id;
     revision_ = p->revision;
     Q_EMIT updated();
@@ -46,11 +46,7 @@ void LabelBook::changed() {
   const Product* p = product();
   if (p == nullptr) return;
   try {
-    Json json = toJson(labelling_);
-    json["format"] = "zany-patch-labels";
-    json["version"] = 1;
-    json["crs"] = crs_;
-    writeJson(p->file, json);
+    writeLabels(p->file, {labelling_, crs_});
   } catch (const std::exception& e) {
     Q_EMIT bench_.trouble(QString::fromUtf8(e.what()));
   }
@@ -75,14 +71,21 @@ std::map<int, double> LabelBook::mappedAreas() const {
   return areas;
 }
 
-std::optional<StratifiedEstimate> LabelBook::weighted(const ConfusionMatrix& m) const {
+bool LabelBook::drawnPerClass() const {
   const Product* labels = product();
   const Product* points =
       labels == nullptr ? nullptr : bench_.study().product(labels->step.value("points", ""));
-  const bool perClass = points != nullptr && points->step.value("plan", "") == "stratified" &&
-                        points->step.value("over", "") == labels->step.value("map", "") &&
-                        !points->step.contains("inside");
-  if (!perClass) return {};
+  return points != nullptr && points->step.value("plan", "") == "stratified" &&
+         points->step.value("over", "") == labels->step.value("map", "") &&
+         !points->step.contains("inside");
+}
+
+std::optional<StratifiedEstimate> LabelBook::weighted(const ConfusionMatrix& m) const {
+  if (!drawnPerClass()) return {};
+  // The classes the points were drawn in must still be those of the map.
+  const Product* drawn = bench_.study().product(product()->step.value("points", ""));
+  for (const auto& i : drawn->inputs)
+    if (i.revision != bench_.study().revisionOf(i.id)) return {};
   try {
     return stratifiedEstimate(m, mappedAreas());
   } catch (const std::exception&) {

@@ -23,6 +23,8 @@ class LabelBook : public QObject {
   std::optional<ConfusionMatrix> matrix() const;
   /// Area by class of the map, in square metres; empty when not known.
   std::map<int, double> mappedAreas() const;
+  /// The points were drawn per class of the map, perhaps of an earlier state of it.
+  bool drawnPerClass() const;
   /// Weighted by mapped area, when the points were drawn per class of this very map.
   std::optional<StratifiedEstimate> weighted(const ConfusionMatrix& m) const;
   /// The accuracy to tell first: weighted where that can be.

@@ -338,6 +338,11 @@ void MatrixSheet::open() {
     told = QString("%1 point%2 without a label or outside the map %3 left out. ")
                .arg(matrix_->skipped)
                .arg(matrix_->skipped == 1 ? "" : "s", matrix_->skipped == 1 ? "is" : "are");
+  if (!weighted && book_.drawnPerClass())
+    told +=
+        "The points were drawn per class of an earlier state of the map, so the accuracy is "
+        "counted "
+        "point by point and not weighted by area. ";
   QStringList small;
   for (size_t i = 0; i < matrix_->codes.size(); ++i)
     if (matrix_->rowTotal(i) < 15) small << q(matrix_->names[i]);

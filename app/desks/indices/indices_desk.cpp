@@ -3,13 +3,21 @@
 #include "base/text.h"
 #include "grid/pixel_area.h"
 #include "legend/class_map.h"
+#include "view/ramp.h"
 
 namespace zp {
 
 namespace {
+QIcon rampIcon(const std::string& id) {
+  QImage strip(256, 1, QImage::Format_RGB32);
+  const auto& colours = ramp(id);
+  for (int x = 0; x < 256; ++x) strip.setPixel(x, 0, colours[static_cast<size_t>(x)]);
+  return QPixmap::fromImage(strip.scaled(72, 12));
+}
+
 const QColor kClassColours[] = {QColor("#7b8fa1"), QColor("#cfae72"), QColor("#5b9a52"),
                                 QColor("#b0607a"), QColor("#6f7fc0"), QColor("#a0a0a0")};
-}
+}  // namespace
 
 IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
     : Desk(bench, view, "Indices"), tiles_(tiles), histogramJob_(this) {
@@ -35,6 +43,11 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   range_ = secondLabel("");
   range_->setObjectName("formulaRange");
   body()->addWidget(range_);
+  rampList_ = new QComboBox;
+  rampList_->setObjectName("ramp");
+  rampList_->setIconSize(QSize(72, 12));
+  for (const auto& [id, title] : rampNames()) rampList_->addItem(rampIcon(id), q(title), q(id));
+  body()->addLayout(labelledRow("Ramp", rampList_));
   auto* head = new QHBoxLayout;
   thresholdTitle_ = sectionLabel("Threshold");
   head->addWidget(thresholdTitle_);
@@ -69,6 +82,12 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   connect(chart_, &ThresholdChart::dragged, this, [this](const std::vector<double>& cuts) {
     cuts_ = cuts;
     fillAreas();
+  });
+  connect(rampList_, &QComboBox::activated, this, [this] {
+    if (const auto* made = product())
+      bench_.setRamp(q(made->id), rampList_->currentData().toString());
+    else
+      showPreview();
   });
   connect(suggest_, &QPushButton::clicked, this, [this] { setCuts({otsuThreshold(histogram_)}); });
   connect(addCut_, &QPushButton::clicked, this, [this] {
@@ -145,6 +164,7 @@ void IndicesDesk::chooseIndex(const IndexEntry& entry) {
   index_ = entry.id;
   filling_ = true;
   edit_->setPlainText(q(entry.formula));
+  rampList_->setCurrentIndex(rampList_->findData(q(entry.ramp)));
   filling_ = false;
   cuts_.clear();
   refresh();
@@ -202,7 +222,7 @@ void IndicesDesk::showPreview() {
   p.formula = parseFormula(edit_->formula(), s->scene.roles());
   p.title = index_.empty() ? "Formula" : q(indexEntry(index_).title);
   p.detail = "preview";
-  p.ramp = index_.empty() ? "dusk" : indexEntry(index_).ramp;
+  p.ramp = rampList_->currentData().toString().toStdString();
   p.key = QString("f/%1/%2/%3/%4").arg(q(s->id)).arg(s->revision).arg(q(p.ramp), q(p.formula.text));
   previewKey_ = p.key;
   Q_EMIT pictureAsked(p);
@@ -248,6 +268,7 @@ const Product* IndicesDesk::classMap() const {
 void IndicesDesk::showProduct() {
   const Product* p = product();
   if (p == nullptr) return;
+  rampList_->setCurrentIndex(rampList_->findData(q(p->ramp)));
   const QString tag = q(p->id) + "/" + QString::number(p->revision);
   if (tag == histogramOf_) {
     showRange(histogram_.statistics, true);
@@ -332,7 +353,7 @@ void IndicesDesk::act() {
                        {"scene", s->id},
                        {"formula", edit_->formula()},
                        {"name", name},
-                       {"ramp", index_.empty() ? "dusk" : indexEntry(index_).ramp}};
+                       {"ramp", rampList_->currentData().toString().toStdString()}};
     cuts_.clear();
     bench_.run(step, "Make " + q(name).toLower(),
                [this](const QString& id) { Q_EMIT productAsked(id); });

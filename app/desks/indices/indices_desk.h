@@ -39,6 +39,7 @@ class IndicesDesk : public Desk {
   QLabel *error_, *range_, *thresholdTitle_;
   FormulaEdit* edit_;
   ThresholdChart* chart_;
+  QComboBox* rampList_;
   QTableWidget* table_;
   QPushButton *addCut_, *dropCut_, *suggest_, *polygons_;
   QTimer settle_;

@@ -150,18 +150,17 @@ void SamplingDesk::refresh() {
   for (auto p = s.products.rbegin(); p != s.products.rend(); ++p)
     if (p->kind == ProductKind::Points) points_->addItem(q(p->name), q(p->id));
   if (points_->findData(at) >= 0) points_->setCurrentIndex(points_->findData(at));
-  std::set<QString> ticked;
-  bool firstTime = layers_->count() == 0;
+  // Ticks stay; a product that is new here starts ticked, a scene without.
+  std::map<QString, Qt::CheckState> ticks;
   for (int i = 0; i < layers_->count(); ++i)
-    if (layers_->item(i)->checkState() == Qt::Checked)
-      ticked.insert(layers_->item(i)->data(Qt::UserRole).toString());
+    ticks[layers_->item(i)->data(Qt::UserRole).toString()] = layers_->item(i)->checkState();
   layers_->clear();
   const auto add = [&](const std::string& id, const QString& name, bool tick) {
     auto* item = new QListWidgetItem(name);
     item->setData(Qt::UserRole, q(id));
     item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
-    item->setCheckState(ticked.count(q(id)) > 0 || (firstTime && tick) ? Qt::Checked
-                                                                       : Qt::Unchecked);
+    const auto known = ticks.find(q(id));
+    item->setCheckState(known != ticks.end() ? known->second : tick ? Qt::Checked : Qt::Unchecked);
     layers_->addItem(item);
   };
   for (auto p = s.products.rbegin(); p != s.products.rend(); ++p)

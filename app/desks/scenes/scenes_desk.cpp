@@ -70,6 +70,15 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   freeRow->addWidget(showFree_);
   d->addLayout(freeRow);
 
+  name_ = new QLineEdit;
+  name_->setObjectName("sceneName");
+  date_ = new QLineEdit;
+  date_->setObjectName("sceneDate");
+  date_->setAccessibleName("Date of the scene");
+  date_->setPlaceholderText("2031-07-18");
+  date_->setToolTip("The day the scene was taken: year-month-day");
+  date_->setFixedWidth(104);
+  d->addLayout(labelledRow("Name, date", name_, date_));
   d->addWidget(sectionLabel("Bands"));
   preset_ = new QComboBox;
   preset_->setObjectName("preset");
@@ -78,12 +87,17 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   state_->setObjectName("valueState");
   for (auto s : allValueStates()) state_->addItem(q(titleOf(s)), q(idOf(s)));
   d->addLayout(labelledRow("Values are", state_));
-  bands_ = plainTable({"Band", "Role", "nm", "scale"});
+  bands_ = plainTable({"Band", "Role", "nm", "scale", "offset"});
   bands_->setObjectName("bandTable");
-  bands_->setSelectionMode(QAbstractItemView::NoSelection);
+  bands_->setEditTriggers(QAbstractItemView::DoubleClicked | QAbstractItemView::EditKeyPressed |
+                          QAbstractItemView::AnyKeyPressed);
+  bands_->setSelectionBehavior(QAbstractItemView::SelectItems);
+  bands_->setToolTip(
+      "Value = stored number × scale + offset. A scale or offset typed here holds for every band "
+      "that has the same now.");
   bands_->verticalHeader()->setDefaultSectionSize(28);
   bands_->horizontalHeader()->setSectionResizeMode(1, QHeaderView::Fixed);
-  bands_->setColumnWidth(1, 132);
+  bands_->setColumnWidth(1, 112);
   bands_->horizontalHeaderItem(1)->setTextAlignment(Qt::AlignLeft | Qt::AlignVCenter);
   d->addWidget(bands_);
   d->addWidget(sectionLabel("Empty pixels"));
@@ -117,7 +131,20 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   connect(state_, &QComboBox::activated, this, [this] {
     const auto state = valueStateFrom(state_->currentData().toString().toStdString());
     if (const auto* s = chosen())
-      bench_.changeScene(q(s->id), [=](Scene& one) { one.state = state; });
+      bench_.changeScene(q(s->id), "Change what the values are",
+                         [=](Scene& one) { one.state = state; });
+  });
+  connect(name_, &QLineEdit::editingFinished, this, &ScenesDesk::nameScene);
+  connect(date_, &QLineEdit::editingFinished, this, &ScenesDesk::dateScene);
+  connect(bands_, &QTableWidget::itemChanged, this, [this](QTableWidgetItem* item) {
+    if (filling_ || item->column() < 3) return;
+    // The table is filled anew, which must not happen under the item that tells.
+    QMetaObject::invokeMethod(
+        this,
+        [this, r = item->row(), c = item->column(), text = item->text()] {
+          convertBands(r, c, text);
+        },
+        Qt::QueuedConnection);
   });
   connect(nodata_, &QLineEdit::editingFinished, this, [this] {
     const auto* s = chosen();
@@ -129,7 +156,7 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
           "The no-data value is not a number; write one such as 0 or -9999, or leave it empty.");
     if (s->scene.bands[0].conversion.nodata == value) return;
     say("");
-    bench_.changeScene(q(s->id), [&](Scene& one) {
+    bench_.changeScene(q(s->id), "Change the no-data value", [&](Scene& one) {
       for (auto& b : one.bands) b.conversion.nodata = value;
     });
   });
@@ -243,6 +270,8 @@ void ScenesDesk::fillScene() {
            ? "without a reference system: looking, indices and maps work, areas and points do not"
            : q(crsTitle(scene.grid.crs))) +
       (scene.emptyMask.empty() ? "." : ". The empty edge is set aside."));
+  name_->setText(q(scene.name));
+  date_->setText(q(scene.date).left(10));
   preset_->clear();
   preset_->addItem("none: roles set below");
   for (const auto& one : sensors()) {
@@ -272,7 +301,7 @@ void ScenesDesk::fillBands(const Scene& scene) {
       const auto* s = chosen();
       if (s == nullptr) return;
       const std::string wanted = role->currentIndex() == 0 ? "" : role->currentText().toStdString();
-      bench_.changeScene(q(s->id), [&](Scene& one) {
+      bench_.changeScene(q(s->id), "Change a role", [&](Scene& one) {
         if (wanted.empty())
           one.bands[static_cast<size_t>(b)].role.clear();
         else
@@ -281,15 +310,50 @@ void ScenesDesk::fillBands(const Scene& scene) {
     });
     bands_->setCellWidget(b, 1, role);
     bands_->setItem(b, 2, figureItem(band.wavelength > 0 ? QString::number(band.wavelength) : "–"));
-    const auto& c = band.conversion;
-    bands_->setItem(b, 3,
-                    figureItem(c.offset == 0 ? QString::number(c.scale)
-                                             : QString("%1 %2 %3")
-                                                   .arg(c.scale)
-                                                   .arg(c.offset < 0 ? "−" : "+")
-                                                   .arg(std::abs(c.offset))));
+    bands_->setItem(b, 3, figureItem(q(shortest(band.conversion.scale))));
+    bands_->setItem(b, 4, figureItem(q(shortest(band.conversion.offset))));
+    for (int column : {0, 2})
+      bands_->item(b, column)->setFlags(bands_->item(b, column)->flags() & ~Qt::ItemIsEditable);
   }
   fitHeight(bands_);
+}
+
+void ScenesDesk::nameScene() {
+  const auto* s = chosen();
+  const std::string name = name_->text().trimmed().toStdString();
+  if (s == nullptr || filling_ || name.empty() || name == s->scene.name) return;
+  bench_.changeScene(q(s->id), "Rename a scene", [&](Scene& one) { one.name = name; });
+}
+
+void ScenesDesk::dateScene() {
+  const auto* s = chosen();
+  const QString text = date_->text().trimmed();
+  if (s == nullptr || filling_ || text == q(s->scene.date).left(10)) return;
+  if (!text.isEmpty() && !QDate::fromString(text, Qt::ISODate).isValid())
+    return say("The date is not one; write year-month-day, such as 2031-07-18, or leave it empty.");
+  say("");
+  bench_.changeScene(q(s->id), "Change a date", [&](Scene& one) { one.date = text.toStdString(); });
+}
+
+/// A scale or offset was typed: it goes to all bands that shared the old one.
+void ScenesDesk::convertBands(int row, int column, const QString& text) {
+  const auto* s = chosen();
+  if (s == nullptr || static_cast<size_t>(row) >= s->scene.bands.size()) return;
+  const bool scale = column == 3;
+  const auto part = scale ? &RasterFile::Conversion::scale : &RasterFile::Conversion::offset;
+  const double before = s->scene.bands[static_cast<size_t>(row)].conversion.*part;
+  const auto value = parseNumber(QString(text).trimmed().replace("−", "-").toStdString());
+  if (!value || (scale && *value == 0)) {
+    refresh();
+    return say(scale ? "The scale is not a number other than 0; write one such as 0.0001."
+                     : "The offset is not a number; write one such as 0 or -0.1.");
+  }
+  say("");
+  if (*value == before) return;
+  bench_.changeScene(q(s->id), scale ? "Change a scale" : "Change an offset", [&](Scene& one) {
+    for (auto& b : one.bands)
+      if (b.conversion.*part == before) b.conversion.*part = *value;
+  });
 }
 
 void ScenesDesk::fillComposites(const StudyScene& s) {
@@ -330,7 +394,7 @@ void ScenesDesk::applyPreset(int index) {
     Scene copy = s->scene;
     applySensor(copy, sensor(preset_->currentData().toString().toStdString()));
     say("");
-    bench_.changeScene(q(s->id), [&](Scene& one) { one = copy; });
+    bench_.changeScene(q(s->id), "Apply a sensor preset", [&](Scene& one) { one = copy; });
   } catch (const std::exception& e) {
     say(QString::fromUtf8(e.what()));
     preset_->setCurrentIndex(0);

@@ -20,12 +20,15 @@ class ScenesDesk : public Desk {
   void fillComposites(const StudyScene& scene);
   void showComposite(std::array<size_t, 3> bands, const QString& title);
   void applyPreset(int index);
+  void nameScene();
+  void dateScene();
+  void convertBands(int row, int column, const QString& text);
   const StudyScene* chosen() const;
 
   QListWidget* list_;
   QWidget* details_;
   QComboBox *preset_, *state_;
-  QLineEdit* nodata_;
+  QLineEdit *nodata_, *name_, *date_;
   QPushButton *edge_, *showFree_;
   QTableWidget* bands_;
   FlowLayout* composites_;

@@ -54,9 +54,15 @@ TrainingDesk::TrainingDesk(Workbench& bench, MapView& view)
   auto* under = new QHBoxLayout;
   edit_ = linkButton("Name and colour…");
   edit_->setObjectName("editClass");
+  drop_ = linkButton("Remove class");
+  drop_->setObjectName("removeClass");
+  drop_->setToolTip(
+      "Takes the class out of the legend, with its training areas (Ctrl Z brings "
+      "them back)");
   remove_ = linkButton("Remove chosen area");
   remove_->setObjectName("removeArea");
   under->addWidget(edit_);
+  under->addWidget(drop_);
   under->addWidget(remove_);
   under->addStretch();
   body()->addLayout(under);
@@ -88,6 +94,7 @@ TrainingDesk::TrainingDesk(Workbench& bench, MapView& view)
   connect(&view_, &MapView::clicked, this, &TrainingDesk::pick);
   connect(add_, &QPushButton::clicked, this, &TrainingDesk::addClass);
   connect(remove_, &QPushButton::clicked, this, &TrainingDesk::removeChosen);
+  connect(drop_, &QPushButton::clicked, this, [this] { bench_.removeClass(chosenClass()); });
   connect(edit_, &QPushButton::clicked, this, [this] { editClass(classes_->currentRow()); });
   connect(classes_, &QTableWidget::cellDoubleClicked, this, [this](int r, int) { editClass(r); });
   connect(classes_, &QTableWidget::itemSelectionChanged, this, [this] {
@@ -227,6 +234,7 @@ void TrainingDesk::fillClasses() {
     if (c.code == before || (before == 0 && r == 0)) classes_->selectRow(r);
   }
   edit_->setEnabled(classes_->rowCount() > 0);
+  drop_->setEnabled(classes_->rowCount() > 0);
   fitHeight(classes_);
   filling_ = false;
 }

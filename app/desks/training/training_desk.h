@@ -39,7 +39,7 @@ class TrainingDesk : public Desk {
   QString signaturesOf_;
   std::optional<SignatureSet> signatures_;
   QTableWidget *classes_, *bandTable_;
-  QPushButton *draw_, *import_, *add_, *remove_, *edit_;
+  QPushButton *draw_, *import_, *add_, *remove_, *edit_, *drop_;
   QWidget* importBox_;
   QComboBox *layerField_, *codeField_, *nameField_;
   QString importFile_;

@@ -1,0 +1,265 @@
+// The Sampling and Accuracy desks and the matrix sheet, worked by mouse and keys.
+#include "base/text.h"
+#include "outline/layer.h"
+#include "sampling/readings.h"
+#include "support/rasters.h"
+#include "window_fixture.h"
+
+namespace zp {
+namespace {
+
+using namespace testing;
+
+class SamplingDeskWindow : public RealWindow {
+ protected:
+  void SetUp() override {
+    RealWindow::SetUp();
+    d().stage(4);
+  }
+  QString planned() { return d().find<QLabel>("planned")->text(); }
+  void planRandom(const QString& count) {
+    d().click("planRandom");
+    d().press("planCount", count);
+    d().until([&] { return planned().startsWith(count + " points"); }, "the plan");
+  }
+};
+
+TEST_F(SamplingDeskWindow, StratifiedNeedsAMapAndSaysSo) {
+  EXPECT_FALSE(d().find("primary")->isEnabled());
+  bool says = false;
+  for (auto* l : w().findChildren<QLabel*>())
+    says = says || (l->isVisible() && l->text().contains("need a class map"));
+  EXPECT_TRUE(says);
+}
+
+TEST_F(SamplingDeskWindow, RandomPointsRepeatBySeedAndStayInside) {
+  planRandom("60");
+  auto* inside = d().find<QComboBox>("planInside");
+  inside->setFocus();
+  QTest::keyClick(inside, Qt::Key_Down);
+  d().until([&] { return planned().startsWith("60 points"); }, "the plan inside");
+  d().make("primary", "the points");
+  const Layer first = readLayer(s().products.back().file.string());
+  ASSERT_EQ(first.shapes.size(), 60u);
+  d().make("primary", "the same points again");
+  const Layer again = readLayer(s().products.back().file.string());
+  const auto a = placesOf(first), b = placesOf(again);
+  for (size_t i = 0; i < a.size(); ++i) EXPECT_EQ(a[i], b[i]);
+  d().press("planSeed", "2");
+  d().until([&] { return planned().startsWith("60 points"); }, "another plan");
+  d().make("primary", "other points");
+  EXPECT_NE(placesOf(readLayer(s().products.back().file.string()))[0], a[0]);
+  std::string layer;
+  for (const auto& o : s().outlines)
+    if (q(o.id) == inside->currentData().toString()) layer = o.layer;
+  const Layer area = readLayer(layer, first.crs);
+  for (const auto& p : a) {
+    bool in = false;
+    for (const auto& shape : area.shapes)
+      for (const auto& ring : shape.rings) {
+        QPolygonF polygon;
+        for (const auto& c : ring) polygon << QPointF(c.x, c.y);
+        in = in || polygon.containsPoint(QPointF(p.x, p.y), Qt::OddEvenFill);
+      }
+    EXPECT_TRUE(in) << p.x << " " << p.y;
+  }
+}
+
+TEST_F(SamplingDeskWindow, TooLargeASpacingIsSaidBeforeAnythingIsMade) {
+  planRandom("200");
+  d().press("planApart", "5000");
+  d().until([&] { return !said().isEmpty(); }, "the sentence");
+  EXPECT_FALSE(d().find("primary")->isEnabled());
+  EXPECT_EQ(d().products(), 0u);
+  d().press("planApart", "50");
+  d().until([&] { return planned().startsWith("200 points"); }, "the plan");
+  EXPECT_TRUE(said().isEmpty());
+  EXPECT_TRUE(d().find("primary")->isEnabled());
+}
+
+TEST_F(SamplingDeskWindow, ReadingsAreTheValuesUnderThePoints) {
+  d().stage(1);
+  d().click("index-vegetation");
+  d().make("primary", "the index");
+  const auto index = s().products.back().file;
+  d().stage(4);
+  planRandom("25");
+  d().make("primary", "the points");
+  d().make("readGo", "the readings");
+  const Layer points = readLayer(s().newest(ProductKind::Points)->file.string());
+  const auto expected = readAt(placesOf(points), points.crs, {{index, 1, "v"}}).values[0];
+  const Table table = readTable(s().products.back().file.string());
+  ASSERT_EQ(table.rows.size(), 25u);
+  const size_t column = table.column("Vegetation");
+  for (size_t i = 0; i < 25; ++i) {
+    if (std::isnan(expected[i]))
+      EXPECT_TRUE(table.rows[i][column].empty());
+    else
+      EXPECT_NEAR(*parseNumber(table.rows[i][column]), expected[i], 1e-6);
+  }
+  // Out as CSV with another separator, coordinates with it.
+  auto* separator = d().find<QComboBox>("csvSeparator");
+  separator->setFocus();
+  QTest::keyClick(separator, Qt::Key_Down);
+  whenAskedForAFile(folder_ / "out.csv");
+  d().click("csvGo");
+  ASSERT_TRUE(fs::exists(folder_ / "out.csv"));
+  const Table out = readTable((folder_ / "out.csv").string());
+  EXPECT_EQ(out.columns, table.columns);
+  EXPECT_EQ(out.rows, table.rows);
+  std::ifstream file(folder_ / "out.csv");
+  std::string head;
+  std::getline(file, head);
+  EXPECT_EQ(head.substr(0, 6), "id;x;y");
+}
+
+TEST_F(SamplingDeskWindow, NoTickedLayerIsSaid) {
+  planRandom("5");
+  d().make("primary", "the points");
+  auto* layers = d().find<QListWidget>("readLayers");
+  for (int i = 0; i < layers->count(); ++i) layers->item(i)->setCheckState(Qt::Unchecked);
+  d().click("readGo");
+  EXPECT_TRUE(said().contains("Tick at least one layer"));
+}
+
+class AccuracyDeskWindow : public RealWindow {
+ protected:
+  void SetUp() override {
+    RealWindow::SetUp();
+    makeMap();
+    makePoints("4");
+    d().stage(5);
+  }
+  Labelling& labelling() { return w().book().labelling(); }
+  void startLabelling() {
+    d().click("primary");
+    d().until([&] { return w().labelling().isVisible() && !w().book().none(); },
+              "the labelling desk");
+  }
+  /// Labels every point as the map has it, but the n-th with the next class.
+  void labelAll(size_t wrong) {
+    for (size_t i = 0; i < labelling().points().size(); ++i) {
+      const int mapped = labelling().current().mapped;
+      const int code = i == wrong ? mapped % 9 + 1 : mapped;
+      QTest::keyClick(&w().labelling(), static_cast<char>('0' + code));
+    }
+  }
+  void closeLabelling() {
+    d().click("closeLabelling");
+    d().until([&] { return w().matrix().isVisible(); }, "the matrix");
+  }
+};
+
+TEST_F(AccuracyDeskWindow, OneSlipIsOneCellAndItsPointIsARing) {
+  startLabelling();
+  labelAll(5);
+  EXPECT_EQ(labelling().labelled(), 36u);
+  const auto slip = labelling().points()[5];
+  closeLabelling();
+  const auto m = *w().book().matrix();
+  EXPECT_EQ(m.total(), 36u);
+  size_t wrong = 0;
+  for (size_t i = 0; i < m.codes.size(); ++i)
+    for (size_t j = 0; j < m.codes.size(); ++j)
+      if (i != j) wrong += m.counts[i][j];
+  EXPECT_EQ(wrong, 1u);
+  EXPECT_NEAR(m.overall().value, 35.0 / 36, 1e-12);
+  // The sheet starts at the worst cell; its points alone are shown on the view.
+  const QString sentence = d().find<QLabel>("matrixSentence")->text();
+  EXPECT_TRUE(sentence.contains("1 point")) << sentence.toStdString();
+  EXPECT_TRUE(sentence.contains("commission error"));
+  d().click("showPoints");
+  EXPECT_EQ(w().book().cell, std::pair(slip.mapped, slip.reference));
+  d().settle();
+  d().click("allPoints");
+  EXPECT_FALSE(w().book().cell.has_value());
+}
+
+TEST_F(AccuracyDeskWindow, TheMatrixGoesOutAsTheSheetShowsIt) {
+  startLabelling();
+  labelAll(0);
+  closeLabelling();
+  whenAskedForAFile(folder_ / "matrix.csv");
+  d().click("matrixCsv");
+  ASSERT_TRUE(fs::exists(folder_ / "matrix.csv"));
+  const Table table = readTable((folder_ / "matrix.csv").string());
+  const auto m = *w().book().matrix();
+  for (size_t i = 0; i < m.codes.size(); ++i)
+    for (size_t j = 0; j < m.codes.size(); ++j)
+      EXPECT_EQ(table.rows[i][j + 1], std::to_string(m.counts[i][j]));
+  w().matrix().writeCsv(q((folder_ / "no/matrix.csv").string()));
+  EXPECT_TRUE(d().find<QLabel>("matrixSaid")->text().contains("does not exist"));
+  key(Qt::Key_Escape);
+  EXPECT_FALSE(w().matrix().isVisible());
+}
+
+TEST_F(AccuracyDeskWindow, ALabelAfterClosingIsRecorded) {
+  startLabelling();
+  labelAll(99);
+  closeLabelling();
+  EXPECT_TRUE(labelling().lateChanges().empty());
+  labelling().goTo(3);
+  const int before = labelling().current().reference;
+  labelling().label(before % 9 + 1, now());
+  w().book().changed();
+  reopen();
+  ASSERT_EQ(labelling().lateChanges().size(), 1u);
+  EXPECT_EQ(labelling().lateChanges()[0].from, before);
+}
+
+TEST_F(AccuracyDeskWindow, LabelsOutliveAChangedMap) {
+  startLabelling();
+  labelAll(99);
+  closeLabelling();
+  key(Qt::Key_Escape);
+  EXPECT_NEAR(w().book().matrix()->overall().value, 1, 1e-12);
+  auto areas = s().training;
+  std::erase_if(areas, [](const TrainingArea& a) { return a.code == 4; });
+  w().bench().setTraining(areas, s().trainingCrs, "Without reed");
+  const Product* labels = s().newest(ProductKind::Labels);
+  EXPECT_TRUE(s().outOfDate(*labels));
+  EXPECT_EQ(w().trail().stations()[5].state, Trail::State::Half);
+  const fs::path points = s().newest(ProductKind::Points)->file;
+  const std::string before = textOf(points);
+  w().bench().bringUpToDate(q(labels->id));  // the map first, then the labels, never the points
+  d().settle();
+  EXPECT_FALSE(s().outOfDate(*s().newest(ProductKind::Labels)));
+  EXPECT_FALSE(s().outOfDate(*w().book().map()));
+  EXPECT_EQ(textOf(points), before);
+  EXPECT_EQ(labelling().labelled(), 36u);
+  EXPECT_TRUE(labelling().closed());
+  const auto m = *w().book().matrix();
+  EXPECT_LT(m.overall().value, 1);  // reed is mapped as something else now
+  EXPECT_FALSE(w().book().weighted(m).has_value());
+  EXPECT_TRUE(w().book().drawnPerClass());
+}
+
+TEST_F(AccuracyDeskWindow, AnotherLabellingOfTheSamePointsStartsEmptyAndKeepsTheFirst) {
+  startLabelling();
+  labelAll(99);
+  closeLabelling();
+  key(Qt::Key_Escape);
+  const fs::path first = s().newest(ProductKind::Labels)->file;
+  d().click("freshLabels");
+  d().until([&] { return w().labelling().isVisible() && labelling().labelled() == 0; },
+            "the new labelling");
+  EXPECT_NE(s().newest(ProductKind::Labels)->file, first);
+  EXPECT_EQ(readLabels(first).labelling.labelled(), 36u);
+}
+
+TEST_F(AccuracyDeskWindow, EveryKeyIsShownOnItsClass) {
+  startLabelling();
+  d().settle();
+  const auto& classes = s().legend.classes;
+  for (size_t i = 0; i < classes.size(); ++i) {
+    bool shown = false;
+    for (auto* b : w().labelling().findChildren<QPushButton*>())
+      shown = shown ||
+              (b->isVisible() && b->accessibleName().toLower() == LabellingSheet::keyOf(i) + ", " +
+                                                                      q(classes[i].name).toLower());
+    EXPECT_TRUE(shown) << classes[i].name;
+  }
+}
+
+}  // namespace
+}  // namespace zp

@@ -1,0 +1,288 @@
+// Studies from the window: new, recent, open, copy, export; damaged ones; looks; layout.
+#include <QSignalSpy>
+
+#include "base/text.h"
+#include "window_fixture.h"
+
+namespace zp {
+namespace {
+
+using namespace testing;
+
+class Studies : public RealWindow {
+ protected:
+  void menu(const QString& entry) {
+    whenMenuOpens(entry);
+    QTest::mouseClick(w().trail().studyButton(), Qt::LeftButton);
+  }
+};
+
+TEST_F(Studies, ACopyIsAStudyOfItsOwn) {
+  whenAskedForAFile(folder_ / "copy");
+  menu("Save a copy…");
+  ASSERT_TRUE(fs::exists(folder_ / "copy/study.json"));
+  EXPECT_TRUE(w().notice().contains("A copy is in")) << w().notice().toStdString();
+  EXPECT_EQ(s().folder(), folder_ / "study");
+  fs::rename(folder_ / "study", folder_ / "moved");  // the copy leans on nothing of the first
+  MainWindow other;
+  other.show();
+  ASSERT_TRUE(other.bench().open(q((folder_ / "copy").string())));
+  Driver driver(other);
+  driver.settle();
+  EXPECT_FALSE(other.view().front().none());
+  EXPECT_TRUE(other.bench().study().notice.empty());
+}
+
+TEST_F(Studies, ANewStudyStartsEmptyAndIsAmongTheRecent) {
+  whenAskedForAFile(folder_ / "second");
+  menu("New study…");
+  ASSERT_EQ(s().folder(), folder_ / "second");
+  EXPECT_TRUE(s().scenes.empty());
+  EXPECT_EQ(w().trail().stations()[0].figure, "none yet");
+  EXPECT_TRUE(w().view().front().none());
+  EXPECT_EQ(Workbench::recent()[0], q((folder_ / "second").string()));
+  EXPECT_EQ(Workbench::recent()[1], study());
+  for (int i = 0; i < 6; ++i) d().stage(i);  // every desk says what is missing and none stumbles
+  EXPECT_FALSE(w().bench().create(study(), "Again"));  // a folder with something in it
+  EXPECT_EQ(s().folder(), folder_ / "second");
+  EXPECT_TRUE(said().contains("not empty")) << said().toStdString();
+}
+
+TEST_F(Studies, ThePictureInViewGoesOut) {
+  const QSize size = w().view().size() * w().view().devicePixelRatio();
+  whenAskedForAFile(folder_ / "view.png");
+  menu("Export the picture in view…");
+  const QImage image(q((folder_ / "view.png").string()));
+  EXPECT_EQ(image.size(), size);
+  EXPECT_TRUE(d().find<QToolButton>("curtain")->isVisible());
+  whenAskedForAFile("/proc/view.png");
+  menu("Export the picture in view…");
+  EXPECT_TRUE(w().notice().contains("could not be written")) << w().notice().toStdString();
+}
+
+TEST_F(Studies, ClosingLeavesAWayBackIn) {
+  menu("Close the study");
+  EXPECT_FALSE(w().bench().hasStudy());
+  EXPECT_TRUE(d().find("newStudy")->isEnabled());
+  for (auto k : {Qt::Key_F1, Qt::Key_F4, Qt::Key_X, Qt::Key_C, Qt::Key_0}) key(k);
+  EXPECT_FALSE(w().bench().hasStudy());
+  ASSERT_TRUE(w().bench().open(study()));
+  d().settle();
+  EXPECT_EQ(s().name, "Ondrey Haven");
+}
+
+TEST_F(Studies, AStudyOpenElsewhereIsRefused) {
+  MainWindow other;
+  other.show();
+  EXPECT_FALSE(other.bench().open(study()));
+  EXPECT_TRUE(other.notice().contains("open")) << other.notice().toStdString();
+  EXPECT_FALSE(other.bench().hasStudy());
+}
+
+TEST_F(Studies, ADamagedStudyFallsBackToItsLastGoodState) {
+  d().stage(1);
+  d().click("index-water");
+  d().make("primary", "the index");
+  w().bench().renameProduct(q(s().products.back().id), "Water");
+  driver_.reset();
+  window_->close();
+  window_.reset();
+  const auto file = folder_ / "study/study.json";
+  fs::resize_file(file, fs::file_size(file) / 2);
+  window_ = std::make_unique<MainWindow>();
+  driver_ = std::make_unique<Driver>(*window_);
+  window_->show();
+  ASSERT_TRUE(window_->bench().open(study()));
+  d().settle();
+  EXPECT_EQ(d().products(), 1u);
+  EXPECT_TRUE(said().contains("damaged") || w().notice().contains("damaged"))
+      << said().toStdString() << w().notice().toStdString();
+}
+
+TEST_F(Studies, AMissingSceneIsNamedAndTheRestIsUsable) {
+  driver_.reset();
+  window_->close();
+  window_.reset();
+  fs::remove_all(folder_ / "study/scenes/heron-2031-06-08");
+  window_ = std::make_unique<MainWindow>();
+  driver_ = std::make_unique<Driver>(*window_);
+  window_->show();
+  ASSERT_TRUE(window_->bench().open(study()));
+  d().settle();
+  EXPECT_TRUE(said().contains("Heron 8 Jun")) << said().toStdString();
+  d().stage(1);
+  d().click("index-vegetation");
+  d().make("primary", "the index");
+}
+
+TEST_F(Studies, WhatIsNoStudyIsRefused) {
+  std::ofstream(folder_ / "study.txt") << "x";
+  EXPECT_FALSE(w().bench().open(q(folder_.string())));
+  EXPECT_TRUE(said().contains("no study") || said().contains("not a study"))
+      << said().toStdString();
+  EXPECT_EQ(s().folder(), folder_ / "study");
+}
+
+TEST_F(Studies, StagesAndViewAreReachedByKeys) {
+  for (int i = 0; i < 6; ++i) {
+    key(static_cast<Qt::Key>(Qt::Key_F1 + i));
+    EXPECT_EQ(w().stage(), i);
+  }
+  // Tab goes round through every control of a desk and comes to its primary action.
+  key(Qt::Key_F2);
+  d().settle();
+  w().activateWindow();
+  w().trail().find()->setFocus();
+  bool reached = false;
+  for (int i = 0; i < 80 && !reached; ++i) {
+    QTest::keyClick(QApplication::focusWidget() ? QApplication::focusWidget() : &w(), Qt::Key_Tab);
+    reached = QApplication::focusWidget() == d().find("primary");
+  }
+  EXPECT_TRUE(reached);
+}
+
+TEST_F(Studies, ControlsHaveNamesForThoseWhoDoNotSee) {
+  for (int stage = 0; stage < 6; ++stage) {
+    d().stage(stage);
+    for (auto* c : w().findChildren<QWidget*>()) {
+      if (!c->isVisible() || c->focusPolicy() == Qt::NoFocus) continue;
+      QString name = c->accessibleName();
+      if (auto* b = qobject_cast<QAbstractButton*>(c)) name += b->text();
+      const bool needs = qobject_cast<QAbstractButton*>(c) || qobject_cast<QComboBox*>(c) ||
+                         qobject_cast<QAbstractSpinBox*>(c);
+      EXPECT_TRUE(!needs || !name.isEmpty())
+          << stage << " " << c->metaObject()->className() << " " << c->objectName().toStdString();
+    }
+  }
+}
+
+/// What is written on a widget and does not fit on it.
+QString cutText(const QWidget& w) {
+  const QFontMetrics m(w.font());
+  if (const auto* l = qobject_cast<const QLabel*>(&w)) {
+    if (l->text().isEmpty() || l->textFormat() == Qt::RichText || l->text().contains('<'))
+      return {};
+    const QRect r = l->contentsRect();
+    if (l->wordWrap()) return l->heightForWidth(l->width()) > l->height() + 1 ? l->text() : "";
+    return m.horizontalAdvance(l->text()) > r.width() + 1 ? l->text() : "";
+  }
+  if (const auto* b = qobject_cast<const QPushButton*>(&w))
+    return m.horizontalAdvance(b->text()) > b->width() ? b->text() : "";
+  if (const auto* c = qobject_cast<const QComboBox*>(&w))
+    return m.horizontalAdvance(c->currentText()) > c->width() - 24 ? c->currentText() : "";
+  if (const auto* t = qobject_cast<const QTableWidget*>(&w)) {
+    for (int c = 0; c < t->columnCount(); ++c)
+      for (int r = 0; r < t->rowCount(); ++r) {
+        const auto* item = t->item(r, c);
+        if (item == nullptr || t->columnSpan(r, c) > 1) continue;
+        const int icon = item->icon().isNull() ? 0 : t->iconSize().width() + 4;
+        const int need = QFontMetrics(t->font()).horizontalAdvance(item->text()) + icon;
+        if (need > t->columnWidth(c)) return item->text();
+      }
+  }
+  return {};
+}
+
+TEST_F(Studies, NoTextIsCutAtAnySize) {
+  makeMap();
+  makePoints("3");
+  d().make("readGo", "the readings");
+  d().stage(1);
+  d().click("index-vegetation");
+  d().make("primary", "the index");
+  for (const QSize& size : {QSize(1100, 700), QSize(1280, 800), QSize(1920, 1080)}) {
+    w().resize(size);
+    for (int stage = 0; stage < 6; ++stage) {
+      d().stage(stage);
+      for (auto* c : w().findChildren<QWidget*>())
+        if (c->isVisible() && c->objectName() != "readingsTable") {
+          EXPECT_EQ(cutText(*c).toStdString(), "")
+              << size.width() << " stage " << stage << " " << c->objectName().toStdString();
+        }
+      EXPECT_TRUE(w().rect().contains(d().find("primary")->geometry().translated(
+          d().find("primary")->parentWidget()->mapTo(&w(), QPoint(0, 0)))))
+          << size.width() << " stage " << stage;
+    }
+    if (size.width() == 1280) {
+      EXPECT_GE(w().view().width(), 820);
+      EXPECT_GE(w().view().height(), 480);
+    }
+  }
+}
+
+TEST_F(Studies, EveryDeskShowsItselfInBothLooks) {
+  QList<QColor> grounds;
+  for (const char* look : {"daylight", "dusk"}) {
+    driver_.reset();
+    window_->close();
+    window_.reset();
+    applyLook(look);
+    open();
+    for (int stage = 0; stage < 6; ++stage) {
+      d().stage(stage);
+      const QImage image = w().grab().toImage();
+      // The panel's ground is that of the look, everywhere along the desk's left edge.
+      EXPECT_EQ(image.pixelColor(image.width() - 4, 80), tokens().panel) << look << stage;
+    }
+    grounds << tokens().panel;
+  }
+  EXPECT_GT(grounds[0].lightness(), grounds[1].lightness() + 100);
+}
+
+TEST_F(Studies, AnotherLookIsAskedForFromTheMenu) {
+  int result = -1;
+  QTimer::singleShot(0, [&] { menu("Look: daylight"); });
+  result = QApplication::exec();
+  EXPECT_EQ(result, kAnotherLook);
+  EXPECT_EQ(QSettings().value("look").toString(), "daylight");
+  QSettings().remove("look");
+}
+
+TEST_F(Studies, FindGoesToClassesIndicesMethodsAndNothing) {
+  const auto ask = [&](const char* text) {
+    key(Qt::Key_K, Qt::ControlModifier);
+    auto* find = w().trail().find();
+    find->setFocus();
+    find->clear();
+    QTest::keyClicks(find, text);
+    QTest::keyClick(find, Qt::Key_Return);
+  };
+  ask("reedbed");
+  EXPECT_EQ(w().stage(), 2);
+  ask("minimum");
+  EXPECT_EQ(w().stage(), 3);
+  ask("burn");
+  EXPECT_EQ(w().stage(), 1);
+  d().settle();
+  EXPECT_TRUE(d().find("index-burn")->isChecked());
+  ask("no such thing at all");
+  EXPECT_EQ(w().stage(), 1);
+  const std::string id = s().scenes[0].id;
+  ask(s().scenes[0].scene.name.c_str());
+  EXPECT_EQ(w().view().front().of, id);
+}
+
+TEST_F(Studies, TheCurtainIsDraggedAndSplitsTheView) {
+  const std::string other = s().scenes.front().id;
+  QTest::mouseClick(d().find<Card>("card-" + q(other)), Qt::LeftButton, Qt::ShiftModifier);
+  key(Qt::Key_C);
+  d().settle();
+  auto& v = w().view();
+  const QImage middle = v.grab().toImage();
+  const QPoint edge(v.width() / 2, v.height() / 2);
+  QTest::mousePress(&v, Qt::LeftButton, {}, edge);
+  const QPoint to = edge - QPoint(200, 0);
+  QMouseEvent move(QEvent::MouseMove, QPointF(to), v.mapToGlobal(QPointF(to)), Qt::NoButton,
+                   Qt::LeftButton, Qt::NoModifier);
+  QCoreApplication::sendEvent(&v, &move);
+  QTest::mouseRelease(&v, Qt::LeftButton, {}, to);
+  d().settle();
+  const QImage moved = v.grab().toImage();
+  // Far right stays as it was; between the old and the new place the other picture shows.
+  const auto strip = [&](const QImage& i, int x) { return i.copy(x, 150, 40, 200); };
+  EXPECT_EQ(strip(middle, v.width() - 160), strip(moved, v.width() - 160));
+  EXPECT_NE(strip(middle, v.width() / 2 - 120), strip(moved, v.width() / 2 - 120));
+}
+
+}  // namespace
+}  // namespace zp

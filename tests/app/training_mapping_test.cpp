@@ -1,0 +1,246 @@
+// The Training and Mapping desks, worked by mouse and keys on the demo study.
+#include "legend/class_map.h"
+#include "outline/layer.h"
+#include "support/rasters.h"
+#include "window_fixture.h"
+
+namespace zp {
+namespace {
+
+using namespace testing;
+
+class TrainingDeskWindow : public RealWindow {
+ protected:
+  void SetUp() override {
+    RealWindow::SetUp();
+    d().stage(2);
+  }
+  QTableWidget& classes() { return *d().find<QTableWidget>("classTable"); }
+  void chooseClass(int row) {
+    QTest::mouseClick(classes().viewport(), Qt::LeftButton, {},
+                      classes().visualItemRect(classes().item(row, 0)).center());
+  }
+  void draw(const QPoint& at, int size) {
+    d().click("drawArea");
+    for (const QPoint& p : {at, at + QPoint(size, 0), at + QPoint(size, size)})
+      QTest::mouseClick(&w().view(), Qt::LeftButton, {}, p);
+    QTest::keyClick(&w().view(), Qt::Key_Return);
+  }
+};
+
+TEST_F(TrainingDeskWindow, AreasAreImportedThroughTheDesk) {
+  whenAskedForAFile(s().folder() / "outlines/outlines.gpkg");
+  d().click("importTraining");
+  EXPECT_EQ(d().find<QComboBox>("importLayer")->currentText(), "training");
+  EXPECT_EQ(d().find<QComboBox>("importCode")->currentText(), "code");
+  EXPECT_EQ(d().find<QComboBox>("importName")->currentText(), "class");
+  d().click("importGo");
+  const size_t n = s().training.size();
+  EXPECT_GT(n, 9u);
+  d().until([&] { return classes().item(3, 2)->text() != "–"; }, "the signatures");
+  EXPECT_EQ(w().trail().stations()[2].figure, "9 classes");
+  // The pixels of the table are those of the signatures themselves.
+  const auto set = studySignatures(s(), w().bench().currentScene()->scene, {});
+  for (int r = 0; r < classes().rowCount(); ++r)
+    for (const auto& c : set.classes)
+      if (c.code == classes().item(r, 0)->data(Qt::UserRole).toInt()) {
+        EXPECT_EQ(classes().item(r, 2)->text(), grouped(c.pixels));
+      }
+  key(Qt::Key_Z, Qt::ControlModifier);
+  EXPECT_TRUE(s().training.empty());
+}
+
+TEST_F(TrainingDeskWindow, TheBandTableShowsMeanAndSpreadOfTheChosenClass) {
+  importTraining();
+  d().until([&] { return classes().item(0, 2)->text() != "–"; }, "the signatures");
+  chooseClass(0);
+  auto* bands = d().find<QTableWidget>("bandStatistics");
+  ASSERT_EQ(bands->rowCount(), 8);
+  const auto set = studySignatures(s(), w().bench().currentScene()->scene, {});
+  const Signature& water = set.classes[0];
+  for (int b = 0; b < 8; ++b) {
+    EXPECT_NEAR(bands->item(b, 1)->text().replace("−", "-").toDouble(), water.mean[b], 1e-4);
+    EXPECT_NEAR(bands->item(b, 2)->text().toDouble(), water.sd()[b], 1e-4);
+  }
+}
+
+TEST_F(TrainingDeskWindow, AFileWithoutAreasIsSaidInPlace) {
+  std::ofstream(folder_ / "notes.gpkg") << "not a layer";
+  whenAskedForAFile(folder_ / "notes.gpkg");
+  d().click("importTraining");
+  EXPECT_TRUE(said().contains("notes.gpkg")) << said().toStdString();
+  // Areas far from the scene are refused as a whole.
+  writeAreas(folder_ / "far.gpkg", {{1, "Open water", {{0, 0}, {10, 0}, {10, 10}}}});
+  w().training().importFrom(q((folder_ / "far.gpkg").string()) + ":areas", "code", "name", "");
+  EXPECT_TRUE(said().contains("lie on it")) << said().toStdString();
+  EXPECT_TRUE(s().training.empty());
+}
+
+TEST_F(TrainingDeskWindow, ANewClassIsNamedDrawnAndRemovedWithItsAreas) {
+  const size_t n = s().legend.classes.size();
+  whenOpen<QDialog>([](QDialog& dialog) {
+    auto* name = dialog.findChild<QLineEdit*>("className");
+    name->selectAll();
+    QTest::keyClicks(name, "Sand bank");
+    QTest::keyClick(name, Qt::Key_Return);
+  });
+  d().click("newClass");
+  ASSERT_EQ(s().legend.classes.size(), n + 1);
+  const LegendClass made = s().legend.classes.back();
+  EXPECT_EQ(made.name, "Sand bank");
+  chooseClass(static_cast<int>(n));
+  draw(w().view().rect().center(), 40);
+  ASSERT_EQ(s().training.size(), 1u);
+  EXPECT_EQ(s().training[0].code, made.code);
+  d().click("removeClass");
+  EXPECT_EQ(s().legend.classes.size(), n);
+  EXPECT_TRUE(s().training.empty());
+  key(Qt::Key_Z, Qt::ControlModifier);
+  EXPECT_EQ(s().legend.find(made.code)->name, "Sand bank");
+  EXPECT_EQ(s().training.size(), 1u);
+}
+
+TEST_F(TrainingDeskWindow, DrawingIsLeftWithEscapeAndNeedsThreeCorners) {
+  chooseClass(0);
+  d().click("drawArea");
+  QTest::mouseClick(&w().view(), Qt::LeftButton, {}, QPoint(300, 200));
+  QTest::mouseClick(&w().view(), Qt::LeftButton, {}, QPoint(340, 200));
+  QTest::keyClick(&w().view(), Qt::Key_Return);
+  EXPECT_TRUE(s().training.empty());
+  QTest::keyClick(&w().view(), Qt::Key_Escape);
+  QTest::keyClick(&w().view(), Qt::Key_Escape);
+  EXPECT_EQ(w().view().tool(), MapView::Tool::Look);
+  EXPECT_FALSE(d().find("drawArea")->isChecked());
+  EXPECT_TRUE(s().training.empty());
+}
+
+TEST_F(TrainingDeskWindow, OneClassAloneMakesNoMapAndSaysSo) {
+  chooseClass(2);
+  draw(w().view().rect().center(), 60);
+  ASSERT_EQ(s().training.size(), 1u);
+  d().stage(3);
+  EXPECT_FALSE(d().find("primary")->isEnabled());
+  EXPECT_TRUE(said().contains("at least two classes")) << said().toStdString();
+}
+
+class MappingDeskWindow : public RealWindow {
+ protected:
+  void SetUp() override {
+    RealWindow::SetUp();
+    d().stage(2);
+    importTraining();
+    d().stage(3);
+  }
+  const Product& map() { return s().products.back(); }
+};
+
+TEST_F(MappingDeskWindow, MinimumDistanceOverChosenBands) {
+  d().click("method-minimum-distance");
+  d().click("feature-1");
+  d().click("feature-2");
+  EXPECT_FALSE(d().find("feature-1")->isChecked());
+  d().make("primary", "the map");
+  EXPECT_EQ(map().step["method"], "minimum-distance");
+  EXPECT_EQ(map().step["bands"], Json({2, 3, 4, 5, 6, 7}));
+  // The table holds the areas of the map, in pixels, hectares and km².
+  auto* table = d().find<QTableWidget>("areaTable");
+  const auto areas = map().facts["classes"];
+  ASSERT_EQ(table->rowCount(), static_cast<int>(areas.size()));
+  for (int r = 0; r < table->rowCount(); ++r) {
+    const auto i = static_cast<size_t>(r);
+    EXPECT_EQ(table->item(r, 1)->text(), grouped(areas[i]["pixels"].get<size_t>()));
+    EXPECT_EQ(table->item(r, 2)->text(), areaText(areas[i]["area_m2"].get<double>()));
+  }
+  const Legend legend = legendOf(RasterFile(map().file));
+  EXPECT_EQ(legend.find(4)->name, "Reedbed");
+  EXPECT_EQ(colourText(legend.find(4)->colour), "#ba9658");
+}
+
+TEST_F(MappingDeskWindow, RejectLeavesPixelsWithoutAClass) {
+  d().make("primary", "the map");
+  const auto sum = [](const Json& facts) {
+    size_t n = 0;
+    for (const auto& c : facts["classes"]) n += c["pixels"].get<size_t>();
+    return n;
+  };
+  const size_t all = sum(map().facts);
+  d().press("reject", "2.5");
+  d().make("primary", "the stricter map");
+  EXPECT_EQ(map().step["reject"], 2.5);
+  EXPECT_LT(sum(map().facts), all);
+  d().press("reject", "-1");
+  d().click("primary");
+  EXPECT_TRUE(said().contains("not a number above 0")) << said().toStdString();
+  EXPECT_EQ(d().products(), 2u);
+}
+
+TEST_F(MappingDeskWindow, PriorsOfOnesOwnChangeTheMap) {
+  d().make("primary", "the map");
+  const Json equal = map().facts["classes"];
+  auto* priors = d().find<QComboBox>("priors");
+  priors->setFocus();
+  QTest::keyClick(priors, Qt::Key_End);
+  auto* table = d().find<QTableWidget>("priorTable");
+  table->item(0, 1)->setText("none");
+  d().click("primary");
+  EXPECT_TRUE(said().contains("The prior of Open water")) << said().toStdString();
+  table->item(0, 1)->setText("0.001");
+  d().make("primary", "the map with priors");
+  EXPECT_EQ(map().step["priors"]["1"], 0.001);
+  EXPECT_LE(map().facts["classes"][0]["pixels"].get<size_t>(), equal[0]["pixels"].get<size_t>());
+}
+
+TEST_F(MappingDeskWindow, WithoutBandsThereIsNoMap) {
+  for (int b = 1; b <= 8; ++b) d().click(QString("feature-%1").arg(b));
+  EXPECT_FALSE(d().find("primary")->isEnabled());
+  EXPECT_TRUE(said().contains("at least one band"));
+  d().click("feature-5");
+  EXPECT_TRUE(d().find("primary")->isEnabled());
+}
+
+TEST_F(MappingDeskWindow, EveryMethodExplainsItselfInPlace) {
+  for (const auto& m : methods()) {
+    auto* opener = d().find<QToolButton>("explain-" + q(m.id));
+    const auto shown = [&] {
+      for (auto* l : w().findChildren<QLabel*>())
+        if (l->isVisible() && l->text().contains(q(m.assumes))) return true;
+      return false;
+    };
+    EXPECT_FALSE(shown());
+    QTest::mouseClick(opener, Qt::LeftButton);
+    EXPECT_TRUE(shown()) << m.id;
+    QTest::mouseClick(opener, Qt::LeftButton);
+    EXPECT_FALSE(shown());
+  }
+}
+
+TEST_F(MappingDeskWindow, OneClassAloneIsShownFromTheKey) {
+  d().make("primary", "the map");
+  d().settle();
+  const QImage all = w().view().grab().toImage();
+  Q_EMIT w().view().onlyClassAsked(4);
+  d().settle();
+  EXPECT_EQ(w().view().front().onlyClass, 4);
+  EXPECT_NE(w().view().grab().toImage(), all);
+  Q_EMIT w().view().onlyClassAsked(4);
+  d().settle();
+  EXPECT_EQ(w().view().front().onlyClass, 0);
+  EXPECT_EQ(w().view().grab().toImage(), all);
+}
+
+TEST_F(MappingDeskWindow, ACancelledMapLeavesNothing) {
+  const auto files = [&] {
+    size_t n = 0;
+    for (const auto& e : fs::recursive_directory_iterator(s().folder())) n += e.is_regular_file();
+    return n;
+  };
+  const size_t before = files();
+  d().click("primary");
+  w().bench().jobs().cancel();
+  d().until([&] { return !w().bench().jobs().busy(); }, "the end");
+  EXPECT_EQ(d().products(), 0u);
+  EXPECT_EQ(files(), before);
+}
+
+}  // namespace
+}  // namespace zp
