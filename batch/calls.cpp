@@ -415,6 +415,17 @@ Call map(CLI::App& app) {
   return {call, [a](const Progress& progress) { return runMap(*a, progress); }};
 }
 
+/// As a check of the library's own, but in words.
+CLI::Validator aboveZero() {
+  return CLI::Validator(
+      [](const std::string& text) {
+        const auto value = parseNumber(text);
+        return value && *value > 0 ? std::string()
+                                   : fmt::format("“{}” is not a number above 0.", text);
+      },
+      "above 0", "above zero");
+}
+
 Call points(CLI::App& app) {
   struct Arguments {
     std::string plan, over, inside;
@@ -432,12 +443,12 @@ Call points(CLI::App& app) {
   call->add_option("--over", a->over, "Raster to place points on")->required();
   call->add_option("--inside", a->inside, "Polygons: FILE or FILE:LAYER");
   auto* count =
-      call->add_option("--count", a->count, "Points in all (random)")->check(CLI::PositiveNumber);
+      call->add_option("--count", a->count, "Points in all (random)")->check(aboveZero());
   call->add_option("--per-class", a->perClass, "Points in each class (stratified)")
-      ->check(CLI::PositiveNumber)
+      ->check(aboveZero())
       ->excludes(count);
   call->add_option("--apart", a->apart, "Smallest spacing, in the unit of the raster's system")
-      ->check(CLI::PositiveNumber);
+      ->check(aboveZero());
   call->add_option("--seed", a->seed, "Seed of the random numbers")->required();
   call->add_flag("--with-class", a->withClass, "Write the class of the map too");
   a->output.addTo(*call, "Vector file to write (.gpkg, .geojson, .csv)");

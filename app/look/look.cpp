@@ -29,15 +29,13 @@ Tokens daylight() {
 Tokens g_tokens = dusk();
 QString g_look = "dusk";
 
+/// Again with every look: Qt forgets them when the last window of a look has gone.
 void loadFonts() {
-  static const bool once = [] {
-    initResources();
-    for (const char* f : {"Inter-Regular.otf", "Inter-Medium.otf", "Inter-SemiBold.otf",
-                          "JetBrainsMono-Regular.ttf", "JetBrainsMono-Medium.ttf"})
-      QFontDatabase::addApplicationFont(QString(":/fonts/") + f);
-    return true;
-  }();
-  Q_UNUSED(once);
+  initResources();
+  QFontDatabase::removeAllApplicationFonts();
+  for (const char* f : {"Inter-Regular.otf", "Inter-Medium.otf", "Inter-SemiBold.otf",
+                        "JetBrainsMono-Regular.ttf", "JetBrainsMono-Medium.ttf"})
+    QFontDatabase::addApplicationFont(QString(":/fonts/") + f);
 }
 
 QString styleSheet(const Tokens& t) {
@@ -63,6 +61,7 @@ QPushButton[part="chip"]:disabled { color: @second; background: transparent; bor
 QPushButton[part="link"] { background: transparent; color: @accent; padding: 2px 2px; text-align: left; border: 1px solid transparent; }
 QPushButton[part="link"]:hover { text-decoration: underline; border-color: transparent; }
 QPushButton[part="link"]:focus { border-color: @accent; }
+QPushButton[part="link"]:disabled { color: @second; }
 QToolButton { background: transparent; border: 1px solid transparent; border-radius: 4px; padding: 4px; }
 QToolButton:hover { background: @raised; }
 QToolButton:focus { border-color: @accent; }

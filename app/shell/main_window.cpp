@@ -181,6 +181,7 @@ void MainWindow::buildStudyMenu() {
   trail_->studyButton()->setMenu(studyMenu_);
   connect(studyMenu_, &QMenu::aboutToShow, this, [this] {
     studyMenu_->clear();
+    studyMenu_->setLayoutDirection(Qt::LeftToRight);  // not the button's, which has its sign last
     studyMenu_->addAction("New study…", QKeySequence::New, this, &MainWindow::newStudy);
     studyMenu_->addAction("Open study…", QKeySequence::Open, this, &MainWindow::openStudy);
     auto* recent = studyMenu_->addMenu("Recent");
@@ -353,8 +354,13 @@ void MainWindow::restorePlace() {
     p = bench_.pictureOf(q(bench_.currentScene()->id));
   setFront(p);
   if (back.is_string()) setBack(bench_.pictureOf(q(back.get<std::string>())));
-  if (where.is_object())
-    view_->setCentre({where.value("x", 0.0), where.value("y", 0.0)}, where.value("scale", 1.0));
+  const auto figure = [&](const char* key) {
+    return where.is_object() && where.contains(key) && where[key].is_number()
+               ? where[key].get<double>()
+               : std::nan("");
+  };
+  if (figure("scale") > 0 && std::isfinite(figure("x")) && std::isfinite(figure("y")))
+    view_->setCentre({figure("x"), figure("y")}, figure("scale"));
   const bool curtain = bench_.place("curtain").is_boolean() && bench_.place("curtain").get<bool>();
   curtainButton_->setChecked(curtain);
   view_->setCurtain(curtain);
@@ -379,7 +385,10 @@ void MainWindow::rememberPlace() {
 
 void MainWindow::goTo(int stage) {
   if (!bench_.hasStudy()) return;
-  if (stage != stage_) desk_[static_cast<size_t>(stage_)]->leave();
+  if (stage != stage_) {
+    desk_[static_cast<size_t>(stage_)]->leave();
+    if (view_->front().of == "preview") dropPreview();
+  }
   stage_ = stage;
   trail_->setCurrent(stage);
   pages_->setCurrentIndex(0);
@@ -389,6 +398,15 @@ void MainWindow::goTo(int stage) {
   updateTrail();
   updateOverlays();
   placeTimer_.start();
+}
+
+/// A preview belongs to its desk: elsewhere what was there before it is shown again.
+void MainWindow::dropPreview() {
+  const Picture before = view_->back();
+  if (!before.none() && before.of != "preview")
+    setFront(before);
+  else if (bench_.currentScene() != nullptr)
+    setFront(bench_.pictureOf(q(bench_.currentScene()->id)));
 }
 
 void MainWindow::openLabelling() {

@@ -57,6 +57,7 @@ class MainWindow : public QMainWindow {
   void studyChanged();
   void refresh();
   Picture asItIsNow(const Picture& shown) const;
+  void dropPreview();
   void setFront(const Picture& p);
   void setBack(const Picture& p);
   void showFront(const QString& id);

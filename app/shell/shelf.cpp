@@ -187,6 +187,8 @@ void Shelf::rebuild() {
     add(one.id, one.scene.name, kind + QString(" · %1 band%2").arg(n).arg(n == 1 ? "" : "s"),
         "scene");
   }
+  if (cards_.isEmpty())
+    row_->addWidget(secondLabel("Scenes and what you make of them stand here."));
   row_->addStretch();
   setShown(front_, back_);
 }

@@ -115,7 +115,8 @@ void Trail::paintEvent(QPaintEvent*) {
     if (here && hasFocus()) {
       p.setPen(QPen(t.accent, 1));
       p.setBrush(Qt::NoBrush);
-      p.drawRoundedRect(box.adjusted(14, -1, -14, 18), 3, 3);
+      p.drawRoundedRect(QRectF(stationRect(static_cast<int>(i))).adjusted(2.5, 2.5, -2.5, -3.5), 4,
+                        4);
     }
     p.setPen(here ? t.accent : t.second);
     p.setFont(textFont(9));

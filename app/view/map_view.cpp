@@ -412,16 +412,20 @@ void MapView::paintScaleBar(QPainter& p) {
                        : length >= 1000 ? QString::number(length / 1000) + " km"
                                         : QString::number(length) + " m";
   const double y = height() - 34, x = 16;
+  // Readable on any picture, and on the empty ground beside it.
+  const QColor ink = tokens().text;
+  QColor halo = tokens().around;
+  halo.setAlpha(190);
   const QPolygonF bar({QPointF(x, y - 5), QPointF(x, y), QPointF(x + w, y), QPointF(x + w, y - 5)});
   p.setBrush(Qt::NoBrush);
-  p.setPen(QPen(QColor(0, 0, 0, 150), 4));
+  p.setPen(QPen(halo, 4));
   p.drawPolyline(bar);
-  p.setPen(QPen(Qt::white, 1.6));
+  p.setPen(QPen(ink, 1.6));
   p.drawPolyline(bar);
   QPainterPath path;
   path.addText(x, y + 18, textFont(9.5), text);
-  p.strokePath(path, QPen(QColor(0, 0, 0, 170), 3));
-  p.fillPath(path, Qt::white);
+  p.strokePath(path, QPen(halo, 3));
+  p.fillPath(path, ink);
 }
 
 void MapView::paintCurtain(QPainter& p) {

@@ -190,6 +190,9 @@ void RasterFile::readCodes(int band, Window w, uint16_t* out, int ow, int oh) co
   if (ow <= 0) ow = w.width, oh = w.height;
   const size_t n = static_cast<size_t>(ow) * static_cast<size_t>(oh);
   const auto& f = facts(band);
+  if (f.scale != 1 || f.offset != 0)
+    throw Error(fmt::format("“{}” holds scaled values and no class codes; choose a class map.",
+                            path_.string()));
   if (f.type == NumberType::Byte || f.type == NumberType::UInt16) {
     rawRead(band, w, out, ow, oh, GDT_UInt16);
     if (f.nodata && *f.nodata != 0)
@@ -201,8 +204,13 @@ void RasterFile::readCodes(int band, Window w, uint16_t* out, int ow, int oh) co
   rawRead(band, w, wide.data(), ow, oh, GDT_Float64);
   for (size_t i = 0; i < n; ++i) {
     const double v = wide[i];
-    const bool code = v >= 1 && v <= 65535 && v == std::floor(v) && !(f.nodata && v == *f.nodata);
-    out[i] = code ? static_cast<uint16_t>(v) : 0;
+    out[i] = 0;
+    if (std::isnan(v) || v == 0 || (f.nodata && v == *f.nodata)) continue;
+    if (v < 1 || v > 65535 || v != std::floor(v))
+      throw Error(fmt::format("“{}” holds {}, which is no class code (a whole number from 1 to "
+                              "65535); choose a class map.",
+                              path_.string(), v));
+    out[i] = static_cast<uint16_t>(v);
   }
 }
 

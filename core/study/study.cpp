@@ -65,6 +65,29 @@ Json productJson(const Product& p, const fs::path& base) {
           {"revision", p.revision}};
 }
 
+/// What the rest leans on without asking again: strings in the step, figures in the facts.
+bool usable(const Product& p) {
+  if (!p.step.is_object() || !p.facts.is_object()) return false;
+  for (const char* key : {"do", "scene", "product", "formula", "name", "ramp", "method", "points",
+                          "map", "plan", "over", "inside"})
+    if (p.step.contains(key) && !p.step[key].is_string()) return false;
+  const auto figure = [](const Json& of, const char* key) {
+    return of.contains(key) && (of[key].is_number() || of[key].is_null());
+  };
+  if (p.kind == ProductKind::Index)
+    return figure(p.facts, "min") && figure(p.facts, "max") && figure(p.facts, "mean");
+  if (p.kind == ProductKind::Points)
+    return !p.facts.contains("points") || p.facts["points"].is_number_unsigned();
+  if (p.kind != ProductKind::ClassMap) return true;
+  const auto classes = p.facts.find("classes");
+  return classes != p.facts.end() && classes->is_array() &&
+         std::all_of(classes->begin(), classes->end(), [&](const Json& c) {
+           return c.is_object() && c.contains("code") && c["code"].is_number_integer() &&
+                  c.contains("name") && c["name"].is_string() && c.contains("pixels") &&
+                  c["pixels"].is_number_unsigned() && figure(c, "area_m2");
+         });
+}
+
 Product productFrom(const Json& j, const fs::path& base) {
   Product p;
   p.id = j.at("id");
@@ -79,6 +102,9 @@ Product productFrom(const Json& j, const fs::path& base) {
   p.revision = j.value("revision", 1);
   if (j.contains("inputs"))
     for (const auto& i : j["inputs"]) p.inputs.push_back({i.at("id"), i.value("revision", 0)});
+  if (!usable(p))
+    throw Error(fmt::format(
+        "What the study says of “{}” is not complete; restore study.json from a copy.", p.name));
   return p;
 }
 
@@ -186,6 +212,7 @@ Study Study::open(const fs::path& path) {
     study.folder_ = folder;
     study.lock_ = lock;
     study.readFrom(readJson(folder / "study.json.last", kFormat, kVersion));
+    fs::rename(folder / "study.json", folder / "study.json.damaged", ec);
     study.notice =
         "study.json was damaged; the last good version was opened instead. " + study.notice;
   }
@@ -358,6 +385,7 @@ Json Study::toJson() const {
     one["revision"] = s.revision;
     j["scenes"].push_back(std::move(one));
   }
+  for (const auto& s : missingScenes_) j["scenes"].push_back(s);
   j["outlines"] = Json::array();
   for (const auto& o : outlines)
     j["outlines"].push_back({{"id", o.id},
@@ -375,6 +403,7 @@ Json Study::toJson() const {
   j["training"] = {{"crs", trainingCrs}, {"revision", trainingRevision}, {"areas", areas}};
   j["products"] = Json::array();
   for (const auto& p : products) j["products"].push_back(productJson(p, folder_));
+  for (const auto& p : missingProducts_) j["products"].push_back(p);
   j["place"] = place;
   return j;
 }
@@ -389,6 +418,7 @@ void Study::readFrom(const Json& j) {
         scenes.push_back({s.at("id"), sceneFrom(s, folder_), s.value("revision", 1)});
       } catch (const Error&) {
         lost.push_back(s.value("name", "a scene"));
+        missingScenes_.push_back(s);
       }
     }
     for (const auto& o : j.at("outlines"))
@@ -406,9 +436,12 @@ void Study::readFrom(const Json& j) {
       if (fs::exists(product.file))
         products.push_back(std::move(product));
       else
-        lost.push_back(product.name);
+        lost.push_back(product.name), missingProducts_.push_back(p);
     }
-    place = j.value("place", Json::object());
+    if (j.contains("place") && j["place"].is_object()) place = j["place"];
+    for (const char* count : {"highest-s", "highest-p", "highest-o", "training-revisions",
+                              "scene-revisions"})
+      if (place.contains(count) && !place[count].is_number_integer()) place.erase(count);
   } catch (const Json::exception& e) {
     throw Error(fmt::format("The study “{}” is not complete ({}); restore it from a copy.",
                             folder_.string(), e.what()));

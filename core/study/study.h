@@ -110,6 +110,8 @@ class Study {
 
   std::filesystem::path folder_;
   std::shared_ptr<Lock> lock_;
+  // Those whose files were missing at opening: written back as they were, for when they return.
+  std::vector<Json> missingScenes_, missingProducts_;
 };
 
 /// Now, as ISO 8601 in UTC.

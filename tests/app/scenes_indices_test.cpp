@@ -278,6 +278,16 @@ TEST_F(IndicesDeskWindow, AProductInTheBinLeavesTheView) {
   EXPECT_FALSE(w().view().front().none());
 }
 
+TEST_F(IndicesDeskWindow, APreviewStaysOnItsDesk) {
+  const std::string before = w().view().front().of;
+  d().click("index-burn");
+  d().until([&] { return w().view().front().of == "preview"; }, "the preview");
+  d().stage(2);
+  EXPECT_EQ(w().view().front().of, before);
+  d().stage(1);
+  d().until([&] { return w().view().front().of == "preview"; }, "the preview again");
+}
+
 TEST_F(IndicesDeskWindow, TheCardOfAProductRenamesAndCopiesIt) {
   makeIndex("index-vegetation");
   const Product made = s().products.back();

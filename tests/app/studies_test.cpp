@@ -103,16 +103,23 @@ TEST_F(Studies, AMissingSceneIsNamedAndTheRestIsUsable) {
   driver_.reset();
   window_->close();
   window_.reset();
-  fs::remove_all(folder_ / "study/scenes/heron-2031-06-08");
+  const size_t scenes = 8;
+  fs::rename(folder_ / "study/scenes/heron-2031-06-08", folder_ / "away");
   window_ = std::make_unique<MainWindow>();
   driver_ = std::make_unique<Driver>(*window_);
   window_->show();
   ASSERT_TRUE(window_->bench().open(study()));
   d().settle();
   EXPECT_TRUE(said().contains("Heron 8 Jun")) << said().toStdString();
+  EXPECT_EQ(s().scenes.size(), scenes - 1);
   d().stage(1);
   d().click("index-vegetation");
   d().make("primary", "the index");
+  // Back at its place it is there again, though the study was saved in between.
+  fs::rename(folder_ / "away", folder_ / "study/scenes/heron-2031-06-08");
+  reopen();
+  EXPECT_EQ(s().scenes.size(), scenes);
+  EXPECT_EQ(d().products(), 1u);
 }
 
 TEST_F(Studies, WhatIsNoStudyIsRefused) {

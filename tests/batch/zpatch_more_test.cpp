@@ -275,6 +275,31 @@ TEST_F(ZpatchInputs, ConfidenceAndAModelForAnotherScene) {
   EXPECT_NE(err().find("trained on 1 bands"), std::string::npos) << err();
 }
 
+TEST_F(ZpatchInputs, PicturesAreNoClassMaps) {
+  writeFloats(folder_ / "index.tif", metricGrid(3, 1), {{0.25f, 1, 2}});
+  EXPECT_EQ(run("areas index.tif"), 1);
+  EXPECT_NE(err().find("holds 0.25, which is no class code"), std::string::npos) << err();
+  // Whole numbers written as floats by somebody else are codes, with zero and NaN as no data.
+  writeFloats(folder_ / "codes.tif", metricGrid(4, 1), {{1, 2, 2, 0}});
+  ASSERT_EQ(run("areas codes.tif --json"), 0) << err();
+  EXPECT_EQ(json()["classes"].size(), 2u);
+  EXPECT_EQ(json()["classes"][1]["pixels"], 2);
+  EXPECT_EQ(json()["classes"][1]["area_m2"], 200);
+  EXPECT_EQ(run("points --plan stratified --over index.tif --per-class 1 --seed 1 --out p.gpkg"),
+            1);
+  EXPECT_FALSE(fs::exists(folder_ / "p.gpkg"));
+}
+
+TEST_F(ZpatchInputs, CountsHaveToBeAboveZero) {
+  writeFloats(folder_ / "s.tif", metricGrid(5, 5), {std::vector<float>(25, 1)});
+  for (const char* wrong : {"--count -5", "--count 0", "--count many", "--count 5 --apart -1"}) {
+    EXPECT_EQ(run(std::string("points --plan random --over s.tif --seed 1 --out p.gpkg ") + wrong),
+              2)
+        << wrong;
+    EXPECT_NE(err().find("is not a number above 0"), std::string::npos) << err();
+  }
+}
+
 TEST_F(ZpatchInputs, WhatAKilledRunLeftIsSwept) {
   writeFloats(folder_ / "s.tif", metricGrid(1, 1), {{1}}, {"nir"});
   std::ofstream(folder_ / ".zpatch-4000001-0-old.tif") << "x";

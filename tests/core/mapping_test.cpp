@@ -120,6 +120,53 @@ TEST(MaximumLikelihood, BaselineAndV3Agree) {
   EXPECT_LE(differ, n / 10000);
 }
 
+TEST(MaximumLikelihood, ConfidenceIsBayesRuleOverAllClasses) {
+  const size_t bands = 4, classes = 5;
+  const SignatureSet set = randomSignatures(bands, classes, 21);
+  MethodOptions options;
+  std::vector<double> priors;
+  for (size_t c = 0; c < classes; ++c) {
+    priors.push_back(static_cast<double>(c + 1) / 15);
+    options.priors[set.classes[c].code] = priors[c];
+  }
+  Random random(8);
+  constexpr size_t n = 4099;
+  std::vector<std::vector<float>> x(bands, std::vector<float>(n));
+  for (auto& band : x)
+    for (auto& v : band) v = static_cast<float>(0.2 + 0.06 * bellOf(random));
+  x[1][7] = std::nanf("");
+  std::vector<const float*> pointers;
+  for (auto& band : x) pointers.push_back(band.data());
+  const MaximumLikelihood method(set, options);
+  std::vector<uint16_t> codes(n), alone(n);
+  std::vector<float> confidence(n);
+  method.classify(pointers, n, codes.data(), confidence.data());
+  method.classify(pointers, n, alone.data());
+  EXPECT_EQ(codes, alone);  // asked with or without confidence, the map is the same
+  for (size_t i = 0; i < n; ++i) {
+    if (i == 7) {
+      EXPECT_TRUE(std::isnan(confidence[i]));
+      continue;
+    }
+    double sum = 0, own = 0;
+    for (size_t c = 0; c < classes; ++c) {
+      const Signature& s = set.classes[c];
+      Eigen::VectorXd d(static_cast<Eigen::Index>(bands));
+      for (size_t b = 0; b < bands; ++b) d[static_cast<Eigen::Index>(b)] = x[b][i];
+      d -= s.mean;
+      const double density = priors[c] / std::sqrt(s.covariance.determinant()) *
+                             std::exp(-0.5 * d.dot(s.covariance.inverse() * d));
+      sum += density;
+      if (s.code == codes[i]) own = density;
+    }
+    if (sum > 1e-200) {
+      EXPECT_NEAR(confidence[i], own / sum, 2e-3) << i;
+    }
+    EXPECT_GE(confidence[i], 1.0f / classes - 1e-5f);
+    EXPECT_LE(confidence[i], 1.0f);
+  }
+}
+
 TEST(MaximumLikelihood, RejectsAndLeavesEmptyPixelsEmpty) {
   SignatureSet set = randomSignatures(2, 2, 1);
   set.classes[0].mean << 0, 0;

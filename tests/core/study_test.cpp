@@ -263,5 +263,53 @@ TEST(Step, FailsWithoutATrace) {
   EXPECT_EQ(count(), 0);
 }
 
+TEST(Study, LabelledPointsStayWhatTheyAreWhenTheMapChanges) {
+  Folder folder;
+  Study study = makeStudy(folder);
+  const auto map = add(study, {{"do", "map"},
+                               {"scene", "s1"},
+                               {"bands", {0, 1, 2}},
+                               {"method", "minimum-distance"},
+                               {"name", "Cover"}});
+  const auto points = add(study, {{"do", "points"},
+                                  {"over", map},
+                                  {"plan", "stratified"},
+                                  {"count", 5},
+                                  {"seed", 4},
+                                  {"name", "Points"}});
+  const auto labels = add(
+      study, {{"do", "labels"}, {"points", points}, {"map", map}, {"seed", 2}, {"name", "Labels"}});
+  LabelsFile file = readLabels(study.product(labels)->file);
+  for (int i = 0; i < 4; ++i) file.labelling.label(file.labelling.current().mapped, "now");
+  writeLabels(study.product(labels)->file, file);
+
+  auto areas = study.training;
+  areas[1].code = 3;
+  study.setTraining(areas, study.trainingCrs);
+  EXPECT_TRUE(study.outOfDate(*study.product(labels)));  // through the map
+  const auto again = [&](const std::string& id) {
+    const Product before = *study.product(id);
+    *study.product(id) = runStep(study, before.step, Progress(), &before);
+  };
+  again(map);
+  EXPECT_TRUE(study.outOfDate(*study.product(points)));
+  again(labels);
+  EXPECT_FALSE(study.outOfDate(*study.product(labels)));  // though the points are
+  const Labelling l = readLabels(study.product(labels)->file).labelling;
+  EXPECT_EQ(l.labelled(), 4u);
+  for (size_t i = 0; i < l.points().size(); ++i) {
+    EXPECT_EQ(l.points()[i].id, file.labelling.points()[i].id);
+    EXPECT_EQ(l.points()[i].reference, file.labelling.points()[i].reference);
+    EXPECT_TRUE(l.points()[i].mapped == 1 || l.points()[i].mapped == 3);
+  }
+  // Points drawn anew are others: the labels are not thrown away for them.
+  study.product(points)->step["seed"] = 5;
+  again(points);
+  const std::string before = textOf(study.product(labels)->file);
+  EXPECT_TRUE(study.outOfDate(*study.product(labels)));
+  EXPECT_NE(sentenceOf([&] { again(labels); }).find("start a new labelling"), std::string::npos);
+  EXPECT_EQ(textOf(study.product(labels)->file), before);
+}
+
 }  // namespace
 }  // namespace zp

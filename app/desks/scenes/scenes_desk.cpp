@@ -39,7 +39,6 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   list_ = new QListWidget;
   list_->setObjectName("sceneList");
   list_->setAccessibleName("Scenes");
-  list_->setFixedHeight(128);
   body()->addWidget(list_);
   body()->addWidget(hairline());
 
@@ -227,6 +226,8 @@ void ScenesDesk::refresh() {
     list_->addItem(item);
     if (current != nullptr && current->id == one.id) list_->setCurrentItem(item);
   }
+  list_->setVisible(!scenes.empty());
+  list_->setFixedHeight(8 + 20 * static_cast<int>(std::min<size_t>(6, scenes.size())));
   const QString n = scenes.size() == 1 ? "1 scene" : QString("%1 scenes").arg(scenes.size());
   QString years;
   if (!scenes.empty() && !scenes.front().scene.date.empty()) {
