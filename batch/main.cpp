@@ -77,6 +77,11 @@ int main(int argc, char** argv) {
   app.add_option("--threads", threads, "How many threads to use; all by default")
       ->check(CLI::Range(1, 1024));
   const auto calls = zp::addCalls(app);
+  for (const auto& call : calls)
+    call.app->footer(
+        "For every call: --json prints one JSON object on standard output; --threads N uses so "
+        "many "
+        "threads.\nExit: 0 done, 1 could not be done, 2 wrong call, 130 interrupted.");
   try {
     app.parse(argc, argv);
   } catch (const CLI::ParseError& e) {

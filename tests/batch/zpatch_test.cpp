@@ -259,5 +259,74 @@ TEST_F(Zpatch, AReadOnlyFolderIsRefused) {
   EXPECT_NE(r.err.find("read-only"), std::string::npos) << r.err;
 }
 
+TEST_F(Zpatch, HelpNamesEveryCallAndEveryCallItsOptions) {
+  const Ran all = run("--help");
+  EXPECT_EQ(all.code, 0);
+  const std::vector<std::pair<std::string, std::vector<std::string>>> calls{
+      {"look", {"--json", "--sensor", "--roles", "--nodata"}},
+      {"index", {"--index", "--formula", "--out", "--outline", "--inside", "--list", "--replace"}},
+      {"threshold", {"--at", "--names", "--out", "--polygons", "--keep"}},
+      {"areas", {"--json"}},
+      {"signatures", {"--training", "--code", "--name", "--bands", "--out"}},
+      {"map", {"--method", "--set", "--confidence", "--model-out", "--model", "minimum-distance"}},
+      {"points", {"--plan", "--over", "--inside", "--count", "--per-class", "--apart", "--seed"}},
+      {"readings", {"--from", "--out"}},
+      {"matrix", {"--reference", "--mapped", "--strata"}}};
+  for (const auto& [call, options] : calls) {
+    EXPECT_NE(all.out.find(call), std::string::npos) << call;
+    const Ran one = run(call + " --help");
+    EXPECT_EQ(one.code, 0);
+    EXPECT_TRUE(one.err.empty()) << one.err;
+    for (const auto& option : options)
+      EXPECT_NE(one.out.find(option), std::string::npos) << call << " " << option;
+  }
+  EXPECT_EQ(run("").code, 2);
+  EXPECT_EQ(run("lok s.tif").code, 2);
+  EXPECT_EQ(run("look").code, 2);
+}
+
+TEST_F(Zpatch, OutputsOfAMapComeAllOrNone) {
+  const std::string call = "map s.tif --training t.gpkg --code code --method maximum-likelihood ";
+  std::ofstream(folder_ / "c.tif") << "mine";
+  Ran r = run(call + "--out m.tif --confidence c.tif --model-out model.json --json");
+  EXPECT_EQ(r.code, 1);
+  EXPECT_TRUE(r.out.empty());
+  EXPECT_NE(r.err.find("“c.tif” exists already"), std::string::npos) << r.err;
+  EXPECT_FALSE(fs::exists(folder_ / "m.tif"));
+  EXPECT_FALSE(fs::exists(folder_ / "model.json"));
+  EXPECT_EQ(textOf(folder_ / "c.tif"), "mine");
+  r = run(call + "--out m.tif --confidence m.tif");
+  EXPECT_EQ(r.code, 1);
+  EXPECT_NE(r.err.find("named twice"), std::string::npos) << r.err;
+  r = run(call + "--out m.tif --confidence c.tif --model-out model.json --replace --json");
+  ASSERT_EQ(r.code, 0) << r.err;
+  EXPECT_EQ(r.json()["outputs"], Json({"m.tif", "c.tif", "model.json"}));
+  EXPECT_EQ(run("map s.tif --model m.tif --out n.tif").code, 1);
+  EXPECT_EQ(run("map s.tif --model model.json --out model.json --replace").code, 1);
+  for (const auto& name : folder_.names()) EXPECT_NE(name.rfind(".zpatch-", 0), 0u) << name;
+}
+
+TEST_F(Zpatch, AnInputIsNeverTheOutputByWhateverName) {
+  const std::string before = textOf(folder_ / "s.tif");
+  fs::create_symlink("s.tif", folder_ / "link.tif");
+  fs::create_hard_link(folder_ / "s.tif", folder_ / "hard.tif");
+  for (const char* name : {"s.tif", "./s.tif", "link.tif", "hard.tif"}) {
+    const Ran r = run(std::string("index s.tif --formula nir --replace --out ") + name);
+    EXPECT_EQ(r.code, 1) << name;
+    EXPECT_NE(r.err.find("is an input too"), std::string::npos) << r.err;
+  }
+  EXPECT_EQ(textOf(folder_ / "s.tif"), before);
+}
+
+TEST_F(Zpatch, ProgressStaysOffStandardOutputAndOutOfFiles) {
+  const Ran plain = run("index s.tif --formula nir --out a.tif");
+  EXPECT_EQ(plain.code, 0);
+  EXPECT_TRUE(plain.err.empty()) << plain.err;  // a bar is for terminals
+  const Ran asJson = run("index s.tif --formula nir --out b.tif --json");
+  EXPECT_EQ(asJson.out.front(), '{');
+  EXPECT_EQ(asJson.json()["outputs"], Json({"b.tif"}));
+  EXPECT_EQ(textOf(folder_ / "a.tif"), textOf(folder_ / "b.tif"));
+}
+
 }  // namespace
 }  // namespace zp
