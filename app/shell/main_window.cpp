@@ -206,6 +206,7 @@ void MainWindow::buildStudyMenu() {
       else
         tell("The picture could not be written; choose another folder.", true);
     });
+    fillBinMenu(studyMenu_->addMenu(icon("bin"), "Bin"));
     copy->setEnabled(bench_.hasStudy());
     out->setEnabled(bench_.hasStudy());
     auto* shut = studyMenu_->addAction("Close the study", this, [this] { bench_.close(); });
@@ -220,6 +221,25 @@ void MainWindow::buildStudyMenu() {
         QApplication::exit(kAnotherLook);
     });
     studyMenu_->addAction("Quit", QKeySequence::Quit, this, &QWidget::close);
+  });
+}
+
+void MainWindow::fillBinMenu(QMenu* menu) {
+  menu->setEnabled(bench_.hasStudy() && !bench_.study().bin.empty());
+  if (!menu->isEnabled()) return;
+  menu->addSection("Bring back");
+  for (const auto& p : bench_.study().bin)
+    menu->addAction(q(p.name) + "   " + q(titleOf(p.kind)), this,
+                    [this, id = q(p.id)] { bench_.fromBin(id); });
+  menu->addSeparator();
+  menu->addAction("Empty the bin…", this, [this] {
+    const auto n = bench_.study().bin.size();
+    const auto answer =
+        QMessageBox::question(this, "Empty the bin",
+                              QString("%1 in the bin will be deleted for good.")
+                                  .arg(n == 1 ? "The product" : QString("The %1 products").arg(n)),
+                              QMessageBox::Discard | QMessageBox::Cancel, QMessageBox::Cancel);
+    if (answer == QMessageBox::Discard) bench_.emptyBin();
   });
 }
 
@@ -795,10 +815,23 @@ bool MainWindow::settled() const {
 }
 
 void MainWindow::dragEnterEvent(QDragEnterEvent* e) {
-  if (e->mimeData()->hasUrls()) e->acceptProposedAction();
+  if (e->mimeData()->hasUrls() || e->mimeData()->hasFormat(kCardMime)) e->acceptProposedAction();
+}
+
+/// A card dropped on the left half of the view is seen behind, on the right half in front.
+void MainWindow::dropCard(const QString& id, QPoint at) {
+  const QPoint inView = view_->mapFrom(this, at);
+  if (!view_->rect().contains(inView)) return;
+  const Picture p = bench_.pictureOf(id);
+  if (p.none()) return;
+  if (inView.x() >= view_->width() / 2) return setFront(p);
+  setBack(p);
+  if (!view_->curtain()) curtainButton_->click();
 }
 
 void MainWindow::dropEvent(QDropEvent* e) {
+  if (e->mimeData()->hasFormat(kCardMime))
+    return dropCard(QString::fromUtf8(e->mimeData()->data(kCardMime)), e->position().toPoint());
   QStringList files;
   for (const auto& url : e->mimeData()->urls())
     if (url.isLocalFile()) files << url.toLocalFile();

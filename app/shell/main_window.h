@@ -51,6 +51,8 @@ class MainWindow : public QMainWindow {
  private:
   void buildStudyMenu();
   void buildViewTools();
+  void fillBinMenu(QMenu* menu);
+  void dropCard(const QString& id, QPoint at);
   void buildShortcuts();
   void buildFind();
   void buildStart();

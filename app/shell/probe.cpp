@@ -65,6 +65,11 @@ void Probe::look(Place place) {
   std::vector<Picture> pictures;
   if (!front_.none()) pictures.push_back(front_);
   if (!back_.none() && back_.key != front_.key) pictures.push_back(back_);
+  // What is not in view is read too: the newest index, map and radar scene.
+  for (const auto& id : bench_.alsoRead()) {
+    const Picture p = bench_.pictureOf(id);
+    if (p.of != front_.of && p.of != back_.of) pictures.push_back(p);
+  }
   const auto* s = bench_.currentScene();
   const std::optional<Scene> scene = s != nullptr ? std::optional<Scene>(s->scene) : std::nullopt;
   latest_.ask(
@@ -134,6 +139,7 @@ void Probe::paintEvent(QPaintEvent*) {
     x += 164;
   }
   for (const auto& v : answer_.values) {
+    if (x > width() - 140) break;  // the first ones matter most
     if (v.colour.isValid()) {
       p.setPen(Qt::NoPen);
       p.setBrush(v.colour);

@@ -86,7 +86,25 @@ void Card::paintEvent(QPaintEvent*) {
 }
 
 void Card::mousePressEvent(QMouseEvent* e) {
-  if (e->button() != Qt::LeftButton) return;
+  if (e->button() == Qt::LeftButton) pressed_ = e->position().toPoint();
+}
+
+void Card::mouseMoveEvent(QMouseEvent* e) {
+  if (!pressed_ ||
+      (e->position().toPoint() - *pressed_).manhattanLength() < QApplication::startDragDistance())
+    return;
+  pressed_.reset();
+  auto* mime = new QMimeData;
+  mime->setData(kCardMime, id_.toUtf8());
+  auto* drag = new QDrag(window());  // the card may go while it is dragged
+  drag->setMimeData(mime);
+  drag->setPixmap(grab());
+  drag->exec(Qt::CopyAction);
+}
+
+void Card::mouseReleaseEvent(QMouseEvent* e) {
+  if (!pressed_ || !rect().contains(e->position().toPoint())) return pressed_.reset();
+  pressed_.reset();
   if (e->modifiers() & Qt::ShiftModifier)
     Q_EMIT back(id_);
   else
@@ -123,11 +141,40 @@ Shelf::Shelf(Workbench& bench, QWidget* parent) : QWidget(parent), bench_(bench)
   row_->setContentsMargins(13, 8, 13, 8);
   row_->setSpacing(8);
   scroll_->setWidget(inside);
+  filter_ = new QToolButton;
+  filter_->setObjectName("shelfFilter");
+  filter_->setIcon(icon("filter"));
+  filter_->setToolTip("Which cards are shown");
+  filter_->setAccessibleName("Which cards are shown");
+  filter_->setPopupMode(QToolButton::InstantPopup);
+  auto* kinds = new QMenu(filter_);
+  auto* group = new QActionGroup(kinds);
+  for (const auto& [kind, name] :
+       std::initializer_list<std::pair<const char*, const char*>>{{"", "Everything"},
+                                                                  {"scene", "Scenes"},
+                                                                  {"index", "Indices"},
+                                                                  {"map", "Class maps"},
+                                                                  {"points", "Points"},
+                                                                  {"table", "Tables"},
+                                                                  {"labels", "Labels"}}) {
+    auto* action = kinds->addAction(name, this, [this, k = QString(kind)] {
+      shownKind_ = k;
+      applyFilter();
+    });
+    action->setCheckable(true);
+    action->setChecked(QString(kind).isEmpty());
+    group->addAction(action);
+  }
+  filter_->setMenu(kinds);
+  auto* across = new QHBoxLayout;
+  across->setContentsMargins(0, 0, 8, 0);
+  across->addWidget(scroll_, 1);
+  across->addWidget(filter_);
   auto* layout = new QVBoxLayout(this);
   layout->setContentsMargins(0, 0, 0, 0);
   layout->setSpacing(0);
   layout->addWidget(hairline());
-  layout->addWidget(scroll_);
+  layout->addLayout(across);
   connect(&bench_, &Workbench::studyChanged, this, &Shelf::rebuild);
   connect(&bench_, &Workbench::changed, this, &Shelf::rebuild);
 }
@@ -191,6 +238,12 @@ void Shelf::rebuild() {
     row_->addWidget(secondLabel("Scenes and what you make of them stand here."));
   row_->addStretch();
   setShown(front_, back_);
+  applyFilter();
+}
+
+void Shelf::applyFilter() {
+  for (auto* c : cards_) c->setVisible(shownKind_.isEmpty() || c->kind() == shownKind_);
+  filter_->setDown(!shownKind_.isEmpty());
 }
 
 void Shelf::askThumbnail(Card* card, const Picture& picture) {

@@ -5,12 +5,16 @@
 
 namespace zp {
 
+/// What a card is while it is dragged: its id.
+inline constexpr char kCardMime[] = "application/x-zany-patch-card";
+
 /// One card a scene or product: thumbnail, name, kind, date, state.
 class Card : public QWidget {
   Q_OBJECT
  public:
   Card(const QString& id, const QString& name, const QString& about, const QString& kind);
   const QString& id() const { return id_; }
+  const QString& kind() const { return kind_; }
   void setThumbnail(const QImage& image);
   void setState(bool front, bool back, bool outOfDate);
   QSize sizeHint() const override { return {130, 96}; }
@@ -24,6 +28,8 @@ class Card : public QWidget {
  protected:
   void paintEvent(QPaintEvent*) override;
   void mousePressEvent(QMouseEvent*) override;
+  void mouseMoveEvent(QMouseEvent*) override;
+  void mouseReleaseEvent(QMouseEvent*) override;
   void mouseDoubleClickEvent(QMouseEvent*) override;
   void contextMenuEvent(QContextMenuEvent*) override;
   void keyPressEvent(QKeyEvent*) override;
@@ -32,6 +38,7 @@ class Card : public QWidget {
   QString id_, name_, about_, kind_;
   QImage thumbnail_;
   bool front_ = false, back_ = false, old_ = false;
+  std::optional<QPoint> pressed_;
 };
 
 /// The row of cards at the bottom: products, newest first, then scenes.
@@ -50,12 +57,14 @@ class Shelf : public QWidget {
   void rebuild();
   void askThumbnail(Card* card, const Picture& picture);
   void openMenu(const QString& id, const QPoint& at);
+  void applyFilter();
 
   Workbench& bench_;
   QScrollArea* scroll_;
   QHBoxLayout* row_;
   QList<Card*> cards_;
-  QString front_, back_;
+  QToolButton* filter_;
+  QString front_, back_, shownKind_;
   QHash<QString, QImage> thumbnails_;
   QThreadPool pool_;
 };

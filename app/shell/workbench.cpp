@@ -332,17 +332,24 @@ void Workbench::copyProduct(const QString& id, const QString& target) {
 void Workbench::toBin(const QString& id) {
   const auto* p = study_->product(id.toStdString());
   if (p == nullptr) return;
-  auto kept = std::make_shared<Product>(*p);
+  const auto move = [this, one = p->id](void (Study::*way)(const std::string&)) {
+    guarded([&] { ((*study_).*way)(one); });
+    saved();
+  };
   undo_.push(new Edit(
-      QString("Move %1 to the bin").arg(q(p->name)),
-      [this, kept] {
-        guarded([&] { *kept = study_->toBin(kept->id); });
-        saved();
-      },
-      [this, kept] {
-        guarded([&] { study_->fromBin(*kept); });
-        saved();
-      }));
+      QString("Move %1 to the bin").arg(q(p->name)), [move] { move(&Study::toBin); },
+      [move] { move(&Study::fromBin); }));
+}
+
+void Workbench::fromBin(const QString& id) {
+  guarded([&] { study_->fromBin(id.toStdString()); });
+  saved();
+}
+
+void Workbench::emptyBin() {
+  study_->emptyBin();
+  undo_.clear();  // what is deleted cannot be taken back
+  saved();
 }
 
 void Workbench::setTraining(const std::vector<TrainingArea>& areas, const std::string& crs,
@@ -423,6 +430,18 @@ Picture Workbench::pictureOf(const QString& id) const {
   picture.ramp = p->ramp;
   if (p->kind == ProductKind::ClassMap) picture.legend = legendOfFile(p->file);
   return picture;
+}
+
+QStringList Workbench::alsoRead() const {
+  QStringList ids;
+  if (!study_) return ids;
+  for (auto kind : {ProductKind::Index, ProductKind::ClassMap})
+    if (const auto* p = study_->newest(kind)) ids << q(p->id);
+  const StudyScene* radar = nullptr;
+  for (const auto& s : study_->scenes)
+    if (s.scene.isRadar() && (radar == nullptr || s.scene.date >= radar->scene.date)) radar = &s;
+  if (radar != nullptr) ids << q(radar->id);
+  return ids;
 }
 
 const StudyScene* Workbench::currentScene() const {

@@ -46,6 +46,8 @@ class Workbench : public QObject {
   /// Copies a product's file to a place outside the study.
   void copyProduct(const QString& id, const QString& target);
   void toBin(const QString& id);
+  void fromBin(const QString& id);
+  void emptyBin();
 
   void setTraining(const std::vector<TrainingArea>& areas, const std::string& crs,
                    const QString& what);
@@ -62,6 +64,8 @@ class Workbench : public QObject {
 
   /// The scene or product as a picture; empty when it is none.
   Picture pictureOf(const QString& id) const;
+  /// The newest index, class map and radar scene, which the probe reads wherever one looks.
+  QStringList alsoRead() const;
   /// The scene that the stages work on: the chosen one, else the newest optical one.
   const StudyScene* currentScene() const;
   void setCurrentScene(const QString& id);

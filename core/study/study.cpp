@@ -319,30 +319,61 @@ void Study::setTraining(std::vector<TrainingArea> areas, const std::string& crs)
   ++trainingRevision;
 }
 
-Product Study::toBin(const std::string& id) {
-  Product p = *product(id);
-  const fs::path bin = folder_ / "bin";
+namespace {
+/// Moves a file with what GDAL wrote beside it, the file itself last.
+void moveWithCompanions(const fs::path& from, const fs::path& to, const std::string& name) {
   std::error_code ec;
-  fs::create_directories(bin, ec);
-  const fs::path target = bin / fmt::format("{}-{}", p.id, p.file.filename().string());
   for (const char* companion : {".aux.xml", ".ovr", ""}) {
-    const fs::path from = p.file.string() + companion;
-    if (fs::exists(from, ec)) fs::rename(from, target.string() + companion, ec);
+    if (fs::exists(from.string() + companion, ec))
+      fs::rename(from.string() + companion, to.string() + companion, ec);
     if (ec)
-      throw Error(fmt::format("“{}” could not be moved to the bin ({}).", p.name, ec.message()));
+      throw Error(fmt::format("The file of “{}” could not be moved ({}); check the study's folder.",
+                              name, ec.message()));
   }
-  products.erase(
-      std::find_if(products.begin(), products.end(), [&](const Product& q) { return q.id == id; }));
-  return p;
 }
 
-void Study::fromBin(Product p) {
-  const fs::path from = folder_ / "bin" / fmt::format("{}-{}", p.id, p.file.filename().string());
+/// Ids of one kind rise in order of making.
+int64_t numberOf(const std::string& id) {
+  return parseInteger(id.substr(std::min<size_t>(1, id.size()))).value_or(0);
+}
+}  // namespace
+
+fs::path Study::fileInBin(const Product& p) const {
+  return folder_ / "bin" / fmt::format("{}-{}", p.id, p.file.filename().string());
+}
+
+void Study::toBin(const std::string& id) {
+  const auto at = std::find_if(products.begin(), products.end(),
+                               [&](const Product& one) { return one.id == id; });
+  if (at == products.end()) return;
   std::error_code ec;
-  for (const char* companion : {".aux.xml", ".ovr", ""})
-    if (fs::exists(from.string() + companion, ec))
-      fs::rename(from.string() + companion, p.file.string() + companion, ec);
-  addProduct(std::move(p));
+  fs::create_directories(folder_ / "bin", ec);
+  moveWithCompanions(at->file, fileInBin(*at), at->name);
+  bin.push_back(*at);
+  products.erase(at);
+}
+
+void Study::fromBin(const std::string& id) {
+  const auto at =
+      std::find_if(bin.begin(), bin.end(), [&](const Product& one) { return one.id == id; });
+  if (at == bin.end()) return;
+  Product p = *at;
+  // Its old name may have been taken since.
+  if (fs::exists(p.file)) p.file = freshFile(p.name, p.file.extension().string());
+  moveWithCompanions(fileInBin(*at), p.file, p.name);
+  bin.erase(at);
+  const auto later = std::find_if(products.begin(), products.end(), [&](const Product& one) {
+    return numberOf(one.id) > numberOf(p.id);
+  });
+  products.insert(later, std::move(p));
+}
+
+void Study::emptyBin() {
+  std::error_code ignored;
+  for (const auto& p : bin)
+    for (const char* companion : {".aux.xml", ".ovr", ""})
+      fs::remove(fileInBin(p).string() + companion, ignored);
+  bin.clear();
 }
 
 int Study::revisionOf(const std::string& id) const {
@@ -404,6 +435,8 @@ Json Study::toJson() const {
   j["products"] = Json::array();
   for (const auto& p : products) j["products"].push_back(productJson(p, folder_));
   for (const auto& p : missingProducts_) j["products"].push_back(p);
+  j["bin"] = Json::array();
+  for (const auto& p : bin) j["bin"].push_back(productJson(p, folder_));
   j["place"] = place;
   return j;
 }
@@ -438,9 +471,14 @@ void Study::readFrom(const Json& j) {
       else
         lost.push_back(product.name), missingProducts_.push_back(p);
     }
+    if (j.contains("bin"))
+      for (const auto& p : j["bin"]) {
+        Product product = productFrom(p, folder_);
+        if (fs::exists(fileInBin(product))) bin.push_back(std::move(product));
+      }
     if (j.contains("place") && j["place"].is_object()) place = j["place"];
-    for (const char* count : {"highest-s", "highest-p", "highest-o", "training-revisions",
-                              "scene-revisions"})
+    for (const char* count :
+         {"highest-s", "highest-p", "highest-o", "training-revisions", "scene-revisions"})
       if (place.contains(count) && !place[count].is_number_integer()) place.erase(count);
   } catch (const Json::exception& e) {
     throw Error(fmt::format("The study “{}” is not complete ({}); restore it from a copy.",

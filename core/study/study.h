@@ -74,6 +74,7 @@ class Study {
   std::vector<StudyScene> scenes;
   std::vector<StudyOutline> outlines;
   std::vector<Product> products;  // in order of making
+  std::vector<Product> bin;       // deleted, their files in bin/; `file` tells where they stood
   Json place = Json::object();    // where one was: stage, pictures, part of the view
 
   StudyScene* scene(const std::string& id);
@@ -87,10 +88,12 @@ class Study {
   std::string addProduct(Product product);
   void addOutline(StudyOutline outline);
   void setTraining(std::vector<TrainingArea> areas, const std::string& crs);
-  /// Moves a product's file to the bin; returns it for undoing. Others made from it become out of
-  /// date.
-  Product toBin(const std::string& id);
-  void fromBin(Product product);
+  /// Moves a product and its file to the bin; others made from it become out of date.
+  void toBin(const std::string& id);
+  /// And back, to where it stood.
+  void fromBin(const std::string& id);
+  /// Deletes what is in the bin, for good.
+  void emptyBin();
 
   int revisionOf(const std::string& id) const;  // 0 when it is gone
   /// An input changed, went, or is out of date itself.
@@ -105,6 +108,7 @@ class Study {
 
  private:
   struct Lock;
+  std::filesystem::path fileInBin(const Product& product) const;
   Json toJson() const;
   void readFrom(const Json& json);
 

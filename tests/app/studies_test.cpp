@@ -130,6 +130,91 @@ TEST_F(Studies, WhatIsNoStudyIsRefused) {
   EXPECT_EQ(s().folder(), folder_ / "study");
 }
 
+TEST_F(Studies, TheBinIsReachedFromTheMenuOnAnotherDay) {
+  d().stage(1);
+  d().click("index-water");
+  d().make("primary", "the index");
+  const Product made = s().products.back();
+  w().bench().toBin(q(made.id));
+  reopen();
+  EXPECT_EQ(d().products(), 0u);
+  const auto inBin = [&](const QString& entry) {
+    whenOpen<QMenu>([entry](QMenu& menu) {
+      for (auto* a : menu.actions())
+        if (a->menu() != nullptr && a->text() == "Bin") {
+          for (auto* b : a->menu()->actions())
+            if (b->text().startsWith(entry)) b->trigger();
+          break;
+        }
+      menu.close();
+    });
+    QTest::mouseClick(w().trail().studyButton(), Qt::LeftButton);
+  };
+  inBin(q(made.name));
+  ASSERT_EQ(d().products(), 1u);
+  EXPECT_TRUE(fs::exists(s().products[0].file));
+  w().bench().toBin(q(made.id));
+  whenOpen<QMessageBox>([](QMessageBox& box) { box.button(QMessageBox::Discard)->click(); });
+  inBin("Empty the bin");
+  EXPECT_TRUE(s().bin.empty());
+  key(Qt::Key_Z, Qt::ControlModifier);  // what was deleted for good does not come back
+  EXPECT_EQ(d().products(), 0u);
+}
+
+TEST_F(Studies, CardsAreDraggedOntoTheViewAndFilteredByKind) {
+  const std::string other = s().scenes.front().id;
+  QMimeData data;
+  data.setData(kCardMime, QByteArray::fromStdString(other));
+  const auto dropAt = [&](int x) {
+    const QPoint at = w().view().mapTo(&w(), QPoint(x, 200));
+    QDragEnterEvent enter(at, Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
+    QCoreApplication::sendEvent(&w(), &enter);
+    QDropEvent drop(QPointF(at), Qt::CopyAction, &data, Qt::LeftButton, Qt::NoModifier);
+    QCoreApplication::sendEvent(&w(), &drop);
+    d().settle();
+  };
+  dropAt(100);
+  EXPECT_EQ(w().view().back().of, other);
+  EXPECT_TRUE(w().view().curtain());
+  const std::string second = s().scenes[1].id;
+  data.setData(kCardMime, QByteArray::fromStdString(second));
+  dropAt(w().view().width() - 100);
+  EXPECT_EQ(w().view().front().of, second);
+  EXPECT_EQ(w().view().back().of, other);
+
+  d().stage(1);
+  d().click("index-water");
+  d().make("primary", "the index");
+  const auto shown = [&] {
+    int n = 0;
+    for (auto* c : w().findChildren<Card*>()) n += c->isVisible() ? 1 : 0;
+    return n;
+  };
+  EXPECT_EQ(shown(), 9);
+  whenMenuOpens("Indices");
+  QTest::mouseClick(d().find<QToolButton>("shelfFilter"), Qt::LeftButton);
+  EXPECT_EQ(shown(), 1);
+  whenMenuOpens("Everything");
+  QTest::mouseClick(d().find<QToolButton>("shelfFilter"), Qt::LeftButton);
+  EXPECT_EQ(shown(), 9);
+}
+
+TEST_F(Studies, TheProbeTellsWhatIsNotInView) {
+  d().stage(1);
+  d().click("index-vegetation");
+  d().make("primary", "the index");
+  makeMap();
+  d().stage(0);
+  QTest::mouseClick(d().find<Card>("card-" + q(s().scenes.front().id)), Qt::LeftButton);
+  d().settle();
+  auto* probe = d().find<Probe>("probe");
+  Q_EMIT w().view().hovered(w().view().toMap(QPointF(300, 300)));
+  d().until([&] { return probe->text().contains("Vegetation"); }, "the probe");
+  const QString text = probe->text();
+  EXPECT_TRUE(text.contains(q(s().newest(ProductKind::ClassMap)->name))) << text.toStdString();
+  EXPECT_TRUE(text.contains("dB")) << text.toStdString();
+}
+
 TEST_F(Studies, StagesAndViewAreReachedByKeys) {
   for (int i = 0; i < 6; ++i) {
     key(static_cast<Qt::Key>(Qt::Key_F1 + i));

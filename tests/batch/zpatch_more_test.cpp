@@ -23,6 +23,16 @@ class ZpatchInputs : public ::testing::Test {
   }
   Json json() { return parseJson(textOf(folder_ / "out.log"), "out"); }
   std::string err() { return textOf(folder_ / "err.log"); }
+  /// Training areas of two classes at the left and at the right, as t.gpkg.
+  void writeTwoAreas() {
+    const auto box = [](double x, double w) {
+      return Ring{{500000 + x, 4999990},
+                  {500000 + x + w, 4999990},
+                  {500000 + x + w, 4999990 - w},
+                  {500000 + x, 4999990 - w}};
+    };
+    writeAreas(folder_ / "t.gpkg", {{1, "a", box(20, 100)}, {2, "b", box(250, 100)}});
+  }
   Folder folder_;
 };
 
@@ -202,13 +212,7 @@ TEST_F(ZpatchInputs, PriorsAndRejectAreTaken) {
     band[i] = static_cast<float>((i % 40 < 20 ? 0 : 1) + 0.5 * unit(mix(i)));
   band[0] = 50;  // like nothing that was trained
   writeFloats(folder_ / "s.tif", g, {band});
-  const auto box = [](double x, double w) {
-    return Ring{{500000 + x, 4999990},
-                {500000 + x + w, 4999990},
-                {500000 + x + w, 4999990 - w},
-                {500000 + x, 4999990 - w}};
-  };
-  writeAreas(folder_ / "t.gpkg", {{1, "a", box(20, 100)}, {2, "b", box(250, 100)}});
+  writeTwoAreas();
   const std::string call =
       "map s.tif --training t.gpkg --code code --name name --method maximum-likelihood --json ";
   ASSERT_EQ(run(call + "--out a.tif"), 0) << err();
@@ -231,13 +235,7 @@ TEST_F(ZpatchInputs, ConfidenceAndAModelForAnotherScene) {
                                    0.8 * unit(mix(i, static_cast<uint64_t>(name[0]))));
     writeFloats(folder_ / name, g, {band});
   }
-  const auto box = [](double x, double w) {
-    return Ring{{500000 + x, 4999990},
-                {500000 + x + w, 4999990},
-                {500000 + x + w, 4999990 - w},
-                {500000 + x, 4999990 - w}};
-  };
-  writeAreas(folder_ / "t.gpkg", {{1, "a", box(20, 100)}, {2, "b", box(250, 100)}});
+  writeTwoAreas();
   const std::string call = "map a.tif --training t.gpkg --code code --name name ";
   ASSERT_EQ(run(call + "--method maximum-likelihood --out m.tif --confidence c.tif --model-out "
                        "model.json --json"),

@@ -37,6 +37,22 @@ std::string add(Study& study, const Json& step) {
   return study.addProduct(runStep(study, step, Progress()));
 }
 
+/// A map of the scene and five points a class over it; their ids.
+std::pair<std::string, std::string> addMapAndPoints(Study& study) {
+  const std::string map = add(study, {{"do", "map"},
+                                      {"scene", "s1"},
+                                      {"bands", {0, 1, 2}},
+                                      {"method", "minimum-distance"},
+                                      {"name", "Cover"}});
+  const std::string points = add(study, {{"do", "points"},
+                                         {"over", map},
+                                         {"plan", "stratified"},
+                                         {"count", 5},
+                                         {"seed", 4},
+                                         {"name", "Points"}});
+  return {map, points};
+}
+
 TEST(Study, TheWholeChainSavedAndOpenedAgain) {
   Folder folder;
   std::string index, map, points, table, labels;
@@ -93,17 +109,7 @@ TEST(Study, TheWholeChainSavedAndOpenedAgain) {
 TEST(Study, AChangeUpstreamIsNoticedAndMended) {
   Folder folder;
   Study study = makeStudy(folder);
-  const auto map = add(study, {{"do", "map"},
-                               {"scene", "s1"},
-                               {"bands", {0, 1, 2}},
-                               {"method", "minimum-distance"},
-                               {"name", "Cover"}});
-  const auto points = add(study, {{"do", "points"},
-                                  {"over", map},
-                                  {"plan", "stratified"},
-                                  {"count", 5},
-                                  {"seed", 4},
-                                  {"name", "Points"}});
+  const auto [map, points] = addMapAndPoints(study);
   auto areas = study.training;
   areas[1].code = 3;
   study.setTraining(areas, study.trainingCrs);
@@ -134,14 +140,47 @@ TEST(Study, TheBinAndBack) {
   Folder folder;
   Study study = makeStudy(folder);
   const auto id = add(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "nir"}, {"name", "N"}});
-  const Product gone = study.toBin(id);
+  const Product gone = *study.product(id);
+  const std::string bytes = textOf(gone.file);
+  study.toBin(id);
   EXPECT_EQ(study.product(id), nullptr);
   EXPECT_FALSE(fs::exists(gone.file));
   const auto next =
       add(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "red"}, {"name", "R"}});
   EXPECT_NE(next, id);  // ids are never used twice
-  study.fromBin(gone);
-  EXPECT_TRUE(fs::exists(study.product(id)->file));
+  study.save();
+  study = Study();
+  study = Study::open(folder / "study");
+  ASSERT_EQ(study.bin.size(), 1u);  // it waits there, also for another day
+  EXPECT_EQ(study.bin[0].name, "N");
+  study.fromBin(id);
+  EXPECT_TRUE(study.bin.empty());
+  EXPECT_EQ(textOf(study.product(id)->file), bytes);
+  EXPECT_EQ(study.products[0].id, id);  // where it stood
+}
+
+TEST(Study, WhatComesBackFromTheBinReplacesNothing) {
+  Folder folder;
+  Study study = makeStudy(folder);
+  const Json step = {{"do", "index"}, {"scene", "s1"}, {"formula", "nir"}, {"name", "Same"}};
+  const auto first = add(study, step);
+  const std::string bytes = textOf(study.product(first)->file);
+  study.toBin(first);
+  Json other = step;
+  other["formula"] = "red - nir";
+  const auto second = add(study, other);
+  const std::string otherBytes = textOf(study.product(second)->file);
+  study.fromBin(first);
+  EXPECT_NE(study.product(first)->file, study.product(second)->file);
+  EXPECT_EQ(textOf(study.product(first)->file), bytes);
+  EXPECT_EQ(textOf(study.product(second)->file), otherBytes);
+  study.toBin(first);
+  study.toBin(second);
+  study.emptyBin();
+  EXPECT_TRUE(study.bin.empty());
+  EXPECT_TRUE(fs::is_empty(folder / "study/bin"));
+  study.fromBin(first);  // nothing is there any more
+  EXPECT_EQ(study.product(first), nullptr);
 }
 
 TEST(Study, ADamagedFileFallsBackToTheLastGoodOne) {
@@ -266,17 +305,7 @@ TEST(Step, FailsWithoutATrace) {
 TEST(Study, LabelledPointsStayWhatTheyAreWhenTheMapChanges) {
   Folder folder;
   Study study = makeStudy(folder);
-  const auto map = add(study, {{"do", "map"},
-                               {"scene", "s1"},
-                               {"bands", {0, 1, 2}},
-                               {"method", "minimum-distance"},
-                               {"name", "Cover"}});
-  const auto points = add(study, {{"do", "points"},
-                                  {"over", map},
-                                  {"plan", "stratified"},
-                                  {"count", 5},
-                                  {"seed", 4},
-                                  {"name", "Points"}});
+  const auto [map, points] = addMapAndPoints(study);
   const auto labels = add(
       study, {{"do", "labels"}, {"points", points}, {"map", map}, {"seed", 2}, {"name", "Labels"}});
   LabelsFile file = readLabels(study.product(labels)->file);
