@@ -20,6 +20,15 @@ void shot(Driver& driver, const QDir& folder, const QString& name) {
   fmt::print("  {}\n", file.toStdString());
 }
 
+/// Points at a place of the view, so that the probe tells of it.
+void pointAt(Driver& driver, double across, double down) {
+  auto& view = driver.window().view();
+  auto* probe = driver.find<Probe>("probe");
+  QTest::mouseMove(&view, QPoint(static_cast<int>(across * view.width()),
+                                 static_cast<int>(down * view.height())));
+  driver.until([&] { return !probe->text().isEmpty(); }, "the probe");
+}
+
 /// The class at a point, with a slip in one of fourteen.
 int labelFor(const ValidationPoint& p, const std::string& crs, const std::string& truth,
              const Legend& legend) {
@@ -45,6 +54,7 @@ void wholeJob(Driver& t, const QDir& folder, const QString& truth) {
           "the histogram");
   t.click("addCut");
   QTest::mouseClick(t.find<QToolButton>("curtain"), Qt::LeftButton);
+  pointAt(t, 0.62, 0.45);
   shot(t, folder, "2-indices");
   t.make("primary", "the class map");
 
@@ -64,6 +74,7 @@ void wholeJob(Driver& t, const QDir& folder, const QString& truth) {
   t.stage(3);
   t.click("method-maximum-likelihood");
   t.make("primary", "the map");
+  pointAt(t, 0.4, 0.4);
   shot(t, folder, "4-mapping");
 
   t.stage(4);
