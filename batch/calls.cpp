@@ -168,7 +168,10 @@ Call index(CLI::App& app) {
               Json list = Json::array();
               for (const auto& e : indexBook())
                 list.push_back({{"id", e.id},
+                                {"group", e.group},
                                 {"name", e.name},
+                                {"range", {e.low, e.high}},
+                                {"source", e.source},
                                 {"formula", e.formula},
                                 {"missing", missingRoles(e, scene)}});
               return Json{{"indices", list}, {"outputs", Json::array()}};
@@ -442,8 +445,7 @@ Call points(CLI::App& app) {
       ->check(CLI::IsMember({"random", "stratified"}));
   call->add_option("--over", a->over, "Raster to place points on")->required();
   call->add_option("--inside", a->inside, "Polygons: FILE or FILE:LAYER");
-  auto* count =
-      call->add_option("--count", a->count, "Points in all (random)")->check(aboveZero());
+  auto* count = call->add_option("--count", a->count, "Points in all (random)")->check(aboveZero());
   call->add_option("--per-class", a->perClass, "Points in each class (stratified)")
       ->check(aboveZero())
       ->excludes(count);

@@ -24,4 +24,12 @@ fs::path dataFile(const std::string& name) {
   throw Error(fmt::format("The data file “{}” is missing; install Zany Patch again.", name));
 }
 
+fs::path ownFile(const std::string& name) {
+  if (const char* set = std::getenv("ZPATCH_OWN")) return fs::path(set) / name;
+  if (const char* set = std::getenv("XDG_CONFIG_HOME"); set != nullptr && *set != '\0')
+    return fs::path(set) / "zany-patch" / name;
+  const char* home = std::getenv("HOME");
+  return fs::path(home != nullptr ? home : ".") / ".config/zany-patch" / name;
+}
+
 }  // namespace zp

@@ -56,9 +56,10 @@ Json readJson(const std::filesystem::path& file, const std::string& format, int 
   if (!json.is_object() || !json.contains("format") || json["format"] != format)
     throw Error(fmt::format("“{}” is not a {} file; choose another.", file.string(), format));
   if (!json.contains("version") || !json["version"].is_number_integer())
-    throw Error(fmt::format("“{}” does not say which version of its format it is; take a copy "
-                            "from before.",
-                            file.string()));
+    throw Error(
+        fmt::format("“{}” does not say which version of its format it is; take a copy "
+                    "from before.",
+                    file.string()));
   if (json["version"] > version)
     throw Error(
         fmt::format("“{}” was written by a newer Zany Patch (version {} of its format); "

@@ -141,4 +141,24 @@ std::string listed(const std::vector<std::string>& items) {
   return out;
 }
 
+std::string plainName(std::string_view text) {
+  std::string name;
+  for (char c : lowered(text)) {
+    const bool plain = (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9');
+    if (plain)
+      name += c;
+    else if (!name.empty() && name.back() != '-')
+      name += '-';
+  }
+  while (!name.empty() && name.back() == '-') name.pop_back();
+  return name;
+}
+
+std::string freshName(const std::string& wanted, const std::vector<std::string>& taken) {
+  std::string name = wanted;
+  for (int n = 2; std::find(taken.begin(), taken.end(), name) != taken.end(); ++n)
+    name = wanted + "-" + std::to_string(n);
+  return name;
+}
+
 }  // namespace zp

@@ -26,6 +26,12 @@ std::string nearestName(std::string_view name, const std::vector<std::string>& k
 /// " Did you mean “x”?" or "".
 std::string didYouMean(std::string_view name, const std::vector<std::string>& known);
 
+/// "Dry fields, 2" → "dry-fields-2": lower-case letters and digits with single hyphens.
+std::string plainName(std::string_view text);
+
+/// `wanted`, or with -2, -3… the first that is not taken.
+std::string freshName(const std::string& wanted, const std::vector<std::string>& taken);
+
 /// One CSV field, quoted where RFC 4180 asks for it.
 std::string csvField(std::string_view text, char separator);
 

@@ -2,6 +2,9 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
+#include <sstream>
+
 #include "base/data_folder.h"
 #include "base/error.h"
 #include "base/text.h"
@@ -10,32 +13,96 @@
 namespace zp {
 namespace {
 
-std::vector<IndexEntry> readBook() {
-  std::vector<IndexEntry> all;
-  const Json json = readJson(dataFile("indices.json"), "zany-patch-index-book");
-  for (const auto& e : json.at("indices")) {
-    IndexEntry one{e.at("id"),
-                   e.at("title"),
-                   e.at("name"),
-                   e.at("formula"),
-                   e.at("reading"),
-                   e.at("about"),
-                   e.at("source"),
-                   e.at("ramp"),
-                   e["range"][0],
-                   e["range"][1],
-                   {}};
-    one.roles = parseFormula(one.formula, knownRoles()).variables;
-    all.push_back(std::move(one));
+IndexEntry entryFrom(const Json& e) {
+  IndexEntry one;
+  one.id = e.at("id");
+  one.title = e.at("title");
+  one.name = e.at("name");
+  one.formula = e.at("formula");
+  one.reading = e.at("reading");
+  one.about = e.at("about");
+  one.source = e.at("source");
+  one.ramp = e.at("ramp");
+  one.group = e.at("group");
+  one.featured = e.value("featured", false);
+  one.low = e.at("range").at(0);
+  one.high = e.at("range").at(1);
+  one.roles = parseFormula(one.formula, knownRoles()).variables;
+  return one;
+}
+
+Json toJson(const IndexEntry& e) {
+  return {
+      {"id", e.id},           {"group", e.group},      {"title", e.title},
+      {"name", e.name},       {"formula", e.formula},  {"range", {number(e.low), number(e.high)}},
+      {"reading", e.reading}, {"about", e.about},      {"source", e.source},
+      {"ramp", e.ramp},       {"featured", e.featured}};
+}
+
+constexpr const char* kFormat = "zany-patch-index-book";
+
+/// One's own entries; those that cannot be read are left out, and the file as it is.
+void readOwn(std::list<IndexEntry>& all) {
+  const auto file = ownFile("indices.json");
+  std::error_code ec;
+  if (!std::filesystem::exists(file, ec)) return;
+  try {
+    const Json json = readJson(file, kFormat);
+    for (const auto& e : json.at("indices")) {
+      IndexEntry one = entryFrom(e);
+      one.group = "own";
+      all.push_back(std::move(one));
+    }
+  } catch (const std::exception&) {
   }
+}
+
+std::list<IndexEntry>& book() {
+  static std::list<IndexEntry> all = [] {
+    std::list<IndexEntry> read;
+    const Json json = readJson(dataFile("indices.json"), kFormat);
+    for (const auto& e : json.at("indices")) read.push_back(entryFrom(e));
+    readOwn(read);
+    return read;
+  }();
   return all;
+}
+
+void writeOwn() {
+  Json list = Json::array();
+  for (const auto& e : book())
+    if (e.group == "own") list.push_back(toJson(e));
+  const auto file = ownFile("indices.json");
+  std::error_code ec;
+  std::filesystem::create_directories(file.parent_path(), ec);
+  writeJson(file, {{"format", kFormat}, {"version", 1}, {"indices", list}});
 }
 
 }  // namespace
 
-const std::vector<IndexEntry>& indexBook() {
-  static const std::vector<IndexEntry> all = readBook();
-  return all;
+const std::list<IndexEntry>& indexBook() {
+  return book();
+}
+
+const IndexEntry& keepIndex(IndexEntry entry) {
+  if (entry.title.empty()) throw Error("The index has no name; write one.");
+  for (const auto& e : book())
+    if (lowered(e.title) == lowered(entry.title))
+      throw Error(fmt::format("The book has an index “{}” already; take another name.", e.title));
+  entry.roles = parseFormula(entry.formula, knownRoles()).variables;
+  std::vector<std::string> ids;
+  for (const auto& e : book()) ids.push_back(e.id);
+  entry.id = freshName("own-" + plainName(entry.title), ids);
+  entry.group = "own";
+  entry.featured = true;
+  book().push_back(std::move(entry));
+  writeOwn();
+  return book().back();
+}
+
+void dropIndex(const std::string& id) {
+  book().remove_if([&](const IndexEntry& e) { return e.group == "own" && e.id == id; });
+  writeOwn();
 }
 
 const IndexEntry& indexEntry(const std::string& id) {
@@ -44,8 +111,29 @@ const IndexEntry& indexEntry(const std::string& id) {
     if (e.id == id) return e;
     ids.push_back(e.id);
   }
-  throw Error(fmt::format("There is no index “{}”; the book has {}.{}", id, listed(ids),
+  throw Error(fmt::format("There is no index “{}” in the book of {}.{}", id, ids.size(),
                           didYouMean(id, ids)));
+}
+
+std::vector<const IndexEntry*> searchIndexBook(const std::string& text) {
+  std::vector<std::string> words;
+  std::istringstream in(lowered(text));
+  for (std::string word; in >> word;) words.push_back(word);
+  const auto holds = [&](const std::string& where) {
+    const std::string low = lowered(where);
+    return std::all_of(words.begin(), words.end(),
+                       [&](const std::string& w) { return low.find(w) != std::string::npos; });
+  };
+  std::vector<const IndexEntry*> byName, byText;
+  for (const auto& e : indexBook()) {
+    const std::string name = fmt::format("{} {} {} {}", e.id, e.group, e.title, e.name);
+    if (holds(name))
+      byName.push_back(&e);
+    else if (holds(fmt::format("{} {} {} {} {}", name, e.reading, e.about, e.source, e.formula)))
+      byText.push_back(&e);
+  }
+  byName.insert(byName.end(), byText.begin(), byText.end());
+  return byName;
 }
 
 std::vector<std::string> missingRoles(const IndexEntry& entry, const Scene& scene) {

@@ -1,4 +1,5 @@
 #pragma once
+#include <list>
 #include <string>
 #include <vector>
 
@@ -6,16 +7,27 @@
 
 namespace zp {
 
-/// An index of `data/indices.json`.
+/// An index of `data/indices.json`, or one of the user's own (group "own").
 struct IndexEntry {
   std::string id, title, name, formula, reading, about, source, ramp;
+  std::string group;               // vegetation, water, moisture, soil, built-up, snow, burn, radar
+  bool featured = false;           // shown before one searches
   double low = 0, high = 0;        // expected range
   std::vector<std::string> roles;  // that it needs
 };
 
-const std::vector<IndexEntry>& indexBook();
+/// The shipped ones, then the user's own.
+const std::list<IndexEntry>& indexBook();
+/// Keeps an index of one's own for all studies; its id is made from its title. Error: no title, a
+/// title that the book has already, a formula that is none. Not for several threads at once.
+const IndexEntry& keepIndex(IndexEntry entry);
+/// Forgets an index of one's own.
+void dropIndex(const std::string& id);
 /// Error with the nearest known id.
 const IndexEntry& indexEntry(const std::string& id);
+/// Entries that hold every word of `text`: in their names first, then in any of their texts, each in
+/// the order of the book. All of them for an empty text.
+std::vector<const IndexEntry*> searchIndexBook(const std::string& text);
 /// The roles of an index that the scene lacks.
 std::vector<std::string> missingRoles(const IndexEntry& entry, const Scene& scene);
 

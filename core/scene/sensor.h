@@ -14,14 +14,22 @@ struct SensorBand {
 
 /// A preset of `data/sensors.json`.
 struct Sensor {
-  std::string id, title;
+  std::string id, title, source;
+  bool own = false;  // made by the user
   std::vector<SensorBand> bands;
   double scale = 1, offset = 0;
   std::optional<double> nodata;
   ValueState state = ValueState::Unknown;
 };
 
+/// The shipped presets, then the user's own.
 const std::vector<Sensor>& sensors();
+/// Keeps the bands, scale, offset and state of a scene as a preset of one's own. Error: no title,
+/// or one that is taken. Not for several threads at once, as dropSensor.
+void keepSensor(const Scene& scene, const std::string& title);
+void dropSensor(const std::string& id);
+/// Why a preset does not fit the scene; empty when it does.
+std::string whyNot(const Sensor& sensor, const Scene& scene);
 /// Error with the nearest known id.
 const Sensor& sensor(const std::string& id);
 /// Fills roles, wavelengths, state, and scale, offset and no-data where the file gives none.

@@ -145,15 +145,7 @@ std::string now() {
 }
 
 std::string fileStem(const std::string& name) {
-  std::string stem;
-  for (char c : lowered(name)) {
-    const bool plain = (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9');
-    if (plain)
-      stem += c;
-    else if (!stem.empty() && stem.back() != '-')
-      stem += '-';
-  }
-  while (!stem.empty() && stem.back() == '-') stem.pop_back();
+  const std::string stem = plainName(name);
   return stem.empty() ? "product" : stem.substr(0, 60);
 }
 

@@ -93,6 +93,24 @@ TEST_F(ScenesDeskWindow, APresetThatDoesNotFitSaysWhy) {
   EXPECT_EQ(toJson(scene().scene, {}), before);
 }
 
+TEST_F(ScenesDeskWindow, ThePresetsThatFitStandFirstAndOnesOwnIsKept) {
+  auto* preset = d().find<QComboBox>("preset");
+  const std::string before = scene().scene.sensor;
+  EXPECT_TRUE(preset->itemText(1).startsWith("Finch"));
+  EXPECT_TRUE(preset->itemData(preset->count() - 1, Qt::ToolTipRole).toString().contains("bands"));
+  w().bench().changeScene(q(scene().id), "No preset", [](Scene& one) { one.sensor.clear(); });
+  whenOpen<QInputDialog>([](QInputDialog& dialog) {
+    dialog.setTextValue("Own eight bands");
+    dialog.accept();
+  });
+  d().click("keepPreset");
+  EXPECT_EQ(scene().scene.sensor, "own-own-eight-bands");
+  EXPECT_EQ(preset->currentText(), "Own eight bands");
+  d().click("forgetPreset");
+  EXPECT_EQ(preset->findText("Own eight bands"), -1);
+  EXPECT_EQ(preset->currentIndex(), 0);
+}
+
 TEST_F(ScenesDeskWindow, TheStateOfTheValuesIsKept) {
   auto* state = d().find<QComboBox>("valueState");
   state->setFocus();
@@ -163,10 +181,10 @@ class IndicesDeskWindow : public RealWindow {
   }
 };
 
-TEST_F(IndicesDeskWindow, EveryIndexOfTheBookIsMadeInsideItsRange) {
+TEST_F(IndicesDeskWindow, TheFeaturedIndicesAreMadeInsideTheirRange) {
   size_t made = 0;
   for (const auto& e : indexBook()) {
-    if (!missingRoles(e, w().bench().currentScene()->scene).empty()) continue;
+    if (!e.featured) continue;
     d().click("index-" + q(e.id));
     d().make("primary", e.id.c_str());
     const Json& facts = s().products.back().facts;
@@ -178,6 +196,80 @@ TEST_F(IndicesDeskWindow, EveryIndexOfTheBookIsMadeInsideItsRange) {
   EXPECT_GE(made, 6u);
   EXPECT_EQ(w().trail().stations()[1].figure,
             q(s().products.back().name) + QString(" +%1").arg(made - 1));
+}
+
+TEST_F(IndicesDeskWindow, TheBookIsSearchedByUseBandAndAuthor) {
+  d().click("index-more");
+  auto* list = d().find<QListWidget>("bookList");
+  const auto titles = [&] {
+    QStringList all;
+    for (int i = 0; i < list->count(); ++i) all << list->item(i)->text();
+    return all;
+  };
+  EXPECT_EQ(static_cast<size_t>(list->count()), indexBook().size());
+  // Those the scene can do stand first; the others say what is missing.
+  bool past = false;
+  for (int i = 0; i < list->count(); ++i) {
+    const bool can = list->item(i)->flags() & Qt::ItemIsEnabled;
+    EXPECT_FALSE(past && can) << titles()[i].toStdString();
+    past = past || !can;
+    EXPECT_EQ(titles()[i].contains(": no "), !can) << titles()[i].toStdString();
+  }
+  d().press("bookSearch", "huete 1988");
+  EXPECT_EQ(titles(), QStringList("Vegetation, soil-adjusted"));
+  d().press("bookSearch", "radar forest");
+  EXPECT_EQ(titles(), QStringList("Radar forest degradation: no hh and hv"));
+  QTest::keyClick(d().find<QLineEdit>("bookSearch"), Qt::Key_Return);  // which it cannot do
+  EXPECT_TRUE(list->isVisible());
+  d().press("bookSearch", "xyzzy");
+  EXPECT_TRUE(titles()[0].startsWith("No index"));
+  d().press("bookSearch", "char soil");
+  QTest::keyClick(d().find<QLineEdit>("bookSearch"), Qt::Key_Return);
+  EXPECT_FALSE(list->isVisible());
+  d().settle();
+  EXPECT_TRUE(d().find("index-burn-char")->isChecked());
+  EXPECT_EQ(d().find<FormulaEdit>("formula")->formula(), "nir / swir22");
+  d().make("primary", "the index");
+  EXPECT_EQ(s().products.back().name, "Char in soil");
+}
+
+TEST_F(IndicesDeskWindow, AFormulaIsKeptInTheBookAndTakenOut) {
+  d().click("index-by-hand");
+  d().press("formula", "ndiff(rededge, green)");
+  whenOpen<QInputDialog>([](QInputDialog& dialog) {
+    dialog.setTextValue("Reed, cut");
+    dialog.accept();
+  });
+  d().click("keepIndex");
+  d().settle();
+  EXPECT_TRUE(d().find("index-own-reed-cut")->isChecked());
+  EXPECT_EQ(d().find("primary")->text(), "Make reed, cut");
+  reopen();
+  d().stage(1);
+  d().click("index-own-reed-cut");
+  EXPECT_EQ(d().find<FormulaEdit>("formula")->formula(), "ndiff(rededge, green)");
+  d().click("dropIndex");
+  EXPECT_EQ(w().findChild<QPushButton*>("index-own-reed-cut"), nullptr);
+}
+
+TEST_F(IndicesDeskWindow, TwoIndicesOfOneFormulaKeepTheirNames) {
+  d().click("index-more");
+  d().press("bookSearch", "hall riggs");
+  QTest::keyClick(d().find<QLineEdit>("bookSearch"), Qt::Key_Return);
+  d().settle();
+  EXPECT_TRUE(d().find("index-snow")->isChecked());
+  EXPECT_FALSE(d().find("index-water-swir")->isChecked());
+  EXPECT_EQ(d().find("primary")->text(), "Make snow");
+}
+
+TEST_F(IndicesDeskWindow, ARadarSceneIsOfferedRadarIndices) {
+  for (const auto& one : s().scenes)
+    if (one.scene.isRadar()) w().bench().setCurrentScene(q(one.id));
+  d().stage(1);
+  d().click("index-radar-ratio");
+  d().make("primary", "the ratio");
+  EXPECT_GT(s().products.back().facts["mean"].get<double>(), 0);
+  EXPECT_LT(s().products.back().facts["mean"].get<double>(), 1);
 }
 
 TEST_F(IndicesDeskWindow, TheRampIsChosenSeenAndKept) {

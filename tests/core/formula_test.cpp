@@ -2,6 +2,8 @@
 
 #include <cmath>
 #include <limits>
+#include <map>
+#include <set>
 
 #include "base/random.h"
 #include "index/formula_kernel.h"
@@ -222,14 +224,230 @@ TEST(Formula, TokensColourWhatTheyAre) {
   EXPECT_EQ(t[7].kind, FormulaToken::Unknown);
 }
 
-TEST(IndexBook, EveryEntryIsWhole) {
-  EXPECT_GE(indexBook().size(), 6u);
+/// Reflectances (and backscatter in power) as textbooks show them.
+const std::map<std::string, std::map<std::string, float>> kCovers{{"leaves",
+                                                                   {{"coastal", .02f},
+                                                                    {"blue", .03f},
+                                                                    {"green", .08f},
+                                                                    {"red", .04f},
+                                                                    {"rededge", .25f},
+                                                                    {"rededge071", .12f},
+                                                                    {"rededge075", .33f},
+                                                                    {"rededge078", .42f},
+                                                                    {"nir", .45f},
+                                                                    {"nir08", .46f},
+                                                                    {"swir16", .22f},
+                                                                    {"swir22", .10f},
+                                                                    {"vv", .12f},
+                                                                    {"vh", .04f},
+                                                                    {"hh", .10f},
+                                                                    {"hv", .05f}}},
+                                                                  {"dry soil",
+                                                                   {{"coastal", .10f},
+                                                                    {"blue", .12f},
+                                                                    {"green", .17f},
+                                                                    {"red", .23f},
+                                                                    {"rededge", .25f},
+                                                                    {"rededge071", .25f},
+                                                                    {"rededge075", .27f},
+                                                                    {"rededge078", .28f},
+                                                                    {"nir", .31f},
+                                                                    {"nir08", .32f},
+                                                                    {"swir16", .40f},
+                                                                    {"swir22", .36f},
+                                                                    {"vv", .08f},
+                                                                    {"vh", .01f},
+                                                                    {"hh", .07f},
+                                                                    {"hv", .01f}}},
+                                                                  {"clear water",
+                                                                   {{"coastal", .06f},
+                                                                    {"blue", .06f},
+                                                                    {"green", .05f},
+                                                                    {"red", .03f},
+                                                                    {"rededge", .02f},
+                                                                    {"rededge071", .02f},
+                                                                    {"rededge075", .015f},
+                                                                    {"rededge078", .014f},
+                                                                    {"nir", .01f},
+                                                                    {"nir08", .01f},
+                                                                    {"swir16", .005f},
+                                                                    {"swir22", .003f},
+                                                                    {"vv", .01f},
+                                                                    {"vh", .001f},
+                                                                    {"hh", .01f},
+                                                                    {"hv", .001f}}},
+                                                                  {"roofs",
+                                                                   {{"coastal", .11f},
+                                                                    {"blue", .13f},
+                                                                    {"green", .15f},
+                                                                    {"red", .17f},
+                                                                    {"rededge", .18f},
+                                                                    {"rededge071", .18f},
+                                                                    {"rededge075", .19f},
+                                                                    {"rededge078", .20f},
+                                                                    {"nir", .21f},
+                                                                    {"nir08", .22f},
+                                                                    {"swir16", .27f},
+                                                                    {"swir22", .25f},
+                                                                    {"vv", .40f},
+                                                                    {"vh", .04f},
+                                                                    {"hh", .5f},
+                                                                    {"hv", .04f}}},
+                                                                  {"snow",
+                                                                   {{"coastal", .93f},
+                                                                    {"blue", .92f},
+                                                                    {"green", .90f},
+                                                                    {"red", .88f},
+                                                                    {"rededge", .86f},
+                                                                    {"rededge071", .86f},
+                                                                    {"rededge075", .84f},
+                                                                    {"rededge078", .82f},
+                                                                    {"nir", .80f},
+                                                                    {"nir08", .78f},
+                                                                    {"swir16", .08f},
+                                                                    {"swir22", .06f},
+                                                                    {"vv", .05f},
+                                                                    {"vh", .01f},
+                                                                    {"hh", .05f},
+                                                                    {"hv", .01f}}},
+                                                                  {"char",
+                                                                   {{"coastal", .03f},
+                                                                    {"blue", .035f},
+                                                                    {"green", .045f},
+                                                                    {"red", .06f},
+                                                                    {"rededge", .07f},
+                                                                    {"rededge071", .07f},
+                                                                    {"rededge075", .08f},
+                                                                    {"rededge078", .085f},
+                                                                    {"nir", .09f},
+                                                                    {"nir08", .10f},
+                                                                    {"swir16", .17f},
+                                                                    {"swir22", .19f},
+                                                                    {"vv", .06f},
+                                                                    {"vh", .01f},
+                                                                    {"hh", .06f},
+                                                                    {"hv", .01f}}}};
+
+float valueOf(const IndexEntry& e, const std::string& cover) {
+  const Formula f = parseFormula(e.formula, knownRoles());
+  std::vector<float> values;
+  for (const auto& role : f.variables) values.push_back(kCovers.at(cover).at(role));
+  std::vector<const float*> bands;
+  for (const auto& v : values) bands.push_back(&v);
+  float out = 0;
+  evaluateFormula(f, bands, 1, &out);
+  return out;
+}
+
+TEST(IndexBook, EveryEntryIsWholeAndLiesInItsRange) {
+  EXPECT_GE(indexBook().size(), 40u);
+  std::set<std::string> ids, titles, groups;
   for (const auto& e : indexBook()) {
+    EXPECT_TRUE(ids.insert(e.id).second) << e.id;
+    EXPECT_TRUE(titles.insert(e.title).second) << e.title;
+    groups.insert(e.group);
     EXPECT_FALSE(e.roles.empty()) << e.id;
     EXPECT_LT(e.low, e.high) << e.id;
     EXPECT_FALSE(e.source.empty()) << e.id;
+    EXPECT_GT(e.about.size(), 60u) << e.id;
+    EXPECT_EQ(e.reading.back(), '.') << e.id;
+    for (const auto& [cover, bands] : kCovers) {
+      const float v = valueOf(e, cover);
+      EXPECT_TRUE(std::isfinite(v)) << e.id << " over " << cover;
+      if (e.group == "vegetation" || e.group == "burn" || e.id == "rededge-position") continue;
+      EXPECT_GE(v, e.low) << e.id << " over " << cover;
+      EXPECT_LE(v, e.high) << e.id << " over " << cover;
+    }
   }
+  EXPECT_EQ(groups, (std::set<std::string>{"vegetation", "water", "moisture", "soil", "built-up",
+                                           "snow", "burn", "radar"}));
   EXPECT_NE(sentenceOf([] { indexEntry("vegetasion"); }).find("“vegetation”"), std::string::npos);
+}
+
+TEST(IndexBook, IndicesRankCoversAsTheirReadingSays) {
+  const auto above = [](const char* id, const char* more, const char* less) {
+    const IndexEntry& e = indexEntry(id);
+    EXPECT_GT(valueOf(e, more), valueOf(e, less)) << id << ": " << more << " over " << less;
+  };
+  for (const auto& e : indexBook())
+    if (e.group == "vegetation" && e.reading == "High is green.") {
+      above(e.id.c_str(), "leaves", "dry soil");
+      above(e.id.c_str(), "leaves", "roofs");
+    }
+  for (const char* id :
+       {"water", "water-swir", "water-extraction", "water-extraction-shadow", "water-2015"}) {
+    above(id, "clear water", "leaves");
+    above(id, "clear water", "dry soil");
+    above(id, "clear water", "roofs");
+  }
+  for (const char* id : {"moisture", "moisture-canopy"}) above(id, "leaves", "dry soil");
+  above("moisture-stress", "dry soil", "leaves");
+  for (const char* id : {"bare-soil", "soil-dry", "soil-brightness", "built-up", "urban",
+                         "built-up-less-green", "built-up-index-based"})
+    above(id, "dry soil", "leaves");
+  for (const char* id : {"snow", "snow-forest"}) {
+    above(id, "snow", "leaves");
+    above(id, "snow", "dry soil");
+  }
+  above("burn", "leaves", "char");
+  above("burn-char", "leaves", "char");
+  above("burn-area", "char", "leaves");
+  above("burn-area", "char", "dry soil");
+  above("burn-mid-infrared", "char", "leaves");
+  for (const char* id : {"radar-ratio", "radar-vegetation"}) above(id, "leaves", "dry soil");
+  for (const char* id : {"radar-ratio-decibels", "radar-polarisation", "radar-forest"})
+    above(id, "dry soil", "leaves");
+}
+
+TEST(IndexBook, KnownValues) {
+  EXPECT_NEAR(valueOf(indexEntry("vegetation"), "leaves"), 0.41 / 0.49, 1e-6);
+  EXPECT_NEAR(valueOf(indexEntry("vegetation-soil-adjusted"), "leaves"), 1.5 * 0.41 / 0.99, 1e-6);
+  EXPECT_NEAR(valueOf(indexEntry("vegetation-enhanced"), "leaves"),
+              2.5 * 0.41 / (0.45 + 0.24 - 0.225 + 1), 1e-6);
+  EXPECT_NEAR(valueOf(indexEntry("rededge-position"), "leaves"),
+              705 + 35 * (0.23 - 0.12) / (0.33 - 0.12), 1e-3);
+  EXPECT_NEAR(valueOf(indexEntry("radar-ratio-decibels"), "leaves"), 10 * std::log10(3.0), 1e-5);
+  EXPECT_NEAR(valueOf(indexEntry("burn-area"), "char"), 1 / (0.0016 + 0.0009), 0.05);
+}
+
+TEST(IndexBook, IsSearchedByEveryWord) {
+  EXPECT_EQ(searchIndexBook("").size(), indexBook().size());
+  const auto found = searchIndexBook("Huete  1988");
+  ASSERT_EQ(found.size(), 1u);
+  EXPECT_EQ(found[0]->id, "vegetation-soil-adjusted");
+  EXPECT_EQ(searchIndexBook("water")[0]->id, "water");  // names before what is said about others
+  EXPECT_GT(searchIndexBook("water").size(), 6u);
+  for (const auto* e : searchIndexBook("snow swir16"))
+    EXPECT_NE(e->formula.find("swir16"), std::string::npos);
+  EXPECT_TRUE(searchIndexBook("no such index").empty());
+}
+
+TEST(IndexBook, AnIndexOfOnesOwnIsKept) {
+  testing::Folder folder;
+  setenv("ZPATCH_OWN", folder.path().c_str(), 1);
+  const size_t before = indexBook().size();
+  IndexEntry own;
+  own.title = "Reed, cut";
+  own.name = own.title;
+  own.formula = "ndiff(rededge, green)";
+  own.low = -1, own.high = 1;
+  own.reading = "High is uncut.";
+  const IndexEntry& kept = keepIndex(own);
+  EXPECT_EQ(kept.id, "own-reed-cut");
+  EXPECT_EQ(kept.roles, (std::vector<std::string>{"rededge", "green"}));
+  EXPECT_EQ(searchIndexBook("uncut").size(), 1u);
+  EXPECT_NE(sentenceOf([&] { keepIndex(own); }).find("another name"), std::string::npos);
+  own.title = "Broken";
+  own.formula = "ndiff(rededge, )";
+  EXPECT_THROW(keepIndex(own), FormulaError);
+  own.title = "";
+  EXPECT_NE(sentenceOf([&] { keepIndex(own); }).find("no name"), std::string::npos);
+  EXPECT_EQ(readJson(folder / "indices.json", "zany-patch-index-book")["indices"].size(), 1u);
+  dropIndex("own-reed-cut");
+  dropIndex("vegetation");  // a shipped one stays
+  EXPECT_EQ(indexBook().size(), before);
+  EXPECT_EQ(readJson(folder / "indices.json")["indices"].size(), 0u);
+  unsetenv("ZPATCH_OWN");
 }
 
 }  // namespace

@@ -1,5 +1,7 @@
 #include <cmath>
+#include <cstdlib>
 #include <fstream>
+#include <set>
 
 #include "scene/band_reader.h"
 #include "scene/empty_edge.h"
@@ -144,14 +146,65 @@ TEST(EmptyEdge, AgreesWithAPlainFloodFill) {
 }
 
 TEST(Sensors, EveryPresetIsWhole) {
+  std::set<std::string> ids, titles;
   for (const auto& s : sensors()) {
+    EXPECT_TRUE(ids.insert(s.id).second) << s.id;
+    EXPECT_TRUE(titles.insert(s.title).second) << s.title;
     EXPECT_FALSE(s.bands.empty()) << s.id;
+    EXPECT_NE(s.state, ValueState::Unknown) << s.id;
+    EXPECT_NE(s.scale, 0) << s.id;
+    std::set<std::string> roles;
     for (const auto& b : s.bands) {
+      EXPECT_TRUE(b.wavelength == 0 || (b.wavelength > 400 && b.wavelength < 15000)) << s.id;
+      EXPECT_TRUE(b.width >= 0 && b.width <= 300) << s.id;
+      if (b.role.empty()) continue;
+      EXPECT_TRUE(roles.insert(b.role).second) << s.id << " has two of " << b.role;
       const auto& known = knownRoles();
       EXPECT_TRUE(std::find(known.begin(), known.end(), b.role) != known.end())
           << s.id << " " << b.role;
     }
   }
+}
+
+/// One's own presets and indices go to a folder of the test.
+class Own : public ::testing::Test {
+ protected:
+  void SetUp() override { setenv("ZPATCH_OWN", (folder_ / "own").c_str(), 1); }
+  void TearDown() override { unsetenv("ZPATCH_OWN"); }
+  Folder folder_;
+};
+
+TEST_F(Own, APresetIsMadeFromASceneAndFitsTheNext) {
+  writeFloats(folder_ / "a.tif", metricGrid(2, 1), {{10, 20}, {30, 40}});
+  writeFloats(folder_ / "b.tif", metricGrid(2, 1), {{10, 20}, {30, 40}});
+  writeFloats(folder_ / "c.tif", metricGrid(2, 1), {{10, 20}});
+  Scene made = openScene(folder_ / "a.tif");
+  setRoles(made, {{"red", 1}, {"nir", 2}});
+  for (auto& b : made.bands) b.conversion.scale = 0.01, b.conversion.offset = -0.1;
+  made.state = ValueState::SurfaceReflectance;
+  const size_t before = sensors().size();
+  keepSensor(made, "Kestrel, two bands");
+  ASSERT_EQ(sensors().size(), before + 1);
+  const Sensor kept = sensors().back();
+  EXPECT_EQ(kept.id, "own-kestrel-two-bands");
+  EXPECT_TRUE(kept.own);
+  Scene other = openScene(folder_ / "b.tif");
+  applySensor(other, sensor("own-kestrel-two-bands"));
+  EXPECT_EQ(other.bandOf("nir"), 1);
+  EXPECT_EQ(other.bands[0].conversion.offset, -0.1);
+  EXPECT_EQ(other.state, ValueState::SurfaceReflectance);
+  EXPECT_NE(whyNot(kept, openScene(folder_ / "c.tif")).find("has 2 bands"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { keepSensor(made, "kestrel, two bands"); }).find("another name"),
+            std::string::npos);
+  EXPECT_NE(sentenceOf([&] { keepSensor(made, ""); }).find("no name"), std::string::npos);
+  // The file holds it for the next start.
+  const Json file = readJson(folder_ / "own/sensors.json", "zany-patch-sensors");
+  ASSERT_EQ(file["sensors"].size(), 1u);
+  EXPECT_EQ(file["sensors"][0]["bands"][1]["role"], "nir");
+  dropSensor(kept.id);
+  EXPECT_EQ(sensors().size(), before);
+  dropSensor("finch");  // a shipped one stays
+  EXPECT_EQ(sensors().size(), before);
 }
 
 }  // namespace

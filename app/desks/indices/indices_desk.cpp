@@ -26,6 +26,24 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   chips_ = new FlowLayout(6);
   box->setLayout(chips_);
   body()->addWidget(box);
+  book_ = new QWidget;
+  auto* bookBox = new QVBoxLayout(book_);
+  bookBox->setContentsMargins(0, 0, 0, 0);
+  bookBox->setSpacing(6);
+  search_ = new QLineEdit;
+  search_->setObjectName("bookSearch");
+  search_->setAccessibleName("Search the index book");
+  search_->setPlaceholderText("Search: a name, a use, a band, an author");
+  search_->setClearButtonEnabled(true);
+  found_ = new QListWidget;
+  found_->setObjectName("bookList");
+  found_->setAccessibleName("Indices found");
+  found_->setFixedHeight(188);
+  found_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  bookBox->addWidget(search_);
+  bookBox->addWidget(found_);
+  book_->setVisible(false);
+  body()->addWidget(book_);
   about_ = new Paragraph("");
   about_->opener()->setObjectName("explainIndex");
   auto* formulaHead = new QHBoxLayout;
@@ -43,6 +61,12 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   range_ = secondLabel("");
   range_->setObjectName("formulaRange");
   body()->addWidget(range_);
+  keep_ = linkButton("Keep in the index book…");
+  keep_->setObjectName("keepIndex");
+  drop_ = linkButton("Take out of the index book");
+  drop_->setObjectName("dropIndex");
+  body()->addWidget(keep_, 0, Qt::AlignLeft);
+  body()->addWidget(drop_, 0, Qt::AlignLeft);
   rampList_ = new QComboBox;
   rampList_->setObjectName("ramp");
   rampList_->setIconSize(QSize(72, 12));
@@ -76,12 +100,25 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   settle_.setSingleShot(true);
   settle_.setInterval(120);
   connect(&settle_, &QTimer::timeout, this, &IndicesDesk::showPreview);
+  connect(search_, &QLineEdit::textChanged, this, &IndicesDesk::fillBook);
+  connect(search_, &QLineEdit::returnPressed, this, [this] {
+    for (int i = 0; i < found_->count(); ++i)
+      if (found_->item(i)->flags() & Qt::ItemIsEnabled) return chooseFound(found_->item(i));
+  });
+  connect(found_, &QListWidget::itemClicked, this, &IndicesDesk::chooseFound);
+  connect(found_, &QListWidget::itemActivated, this, &IndicesDesk::chooseFound);
   connect(edit_, &QPlainTextEdit::textChanged, this, &IndicesDesk::formulaChanged);
   connect(edit_, &FormulaEdit::accepted, this, &IndicesDesk::act);
   connect(primary_, &QPushButton::clicked, this, &IndicesDesk::act);
   connect(chart_, &ThresholdChart::dragged, this, [this](const std::vector<double>& cuts) {
     cuts_ = cuts;
     fillAreas();
+  });
+  connect(keep_, &QPushButton::clicked, this, &IndicesDesk::keepInBook);
+  connect(drop_, &QPushButton::clicked, this, [this] {
+    dropIndex(index_);
+    index_.clear();
+    refresh();
   });
   connect(rampList_, &QComboBox::activated, this, [this] {
     if (const auto* made = product())
@@ -127,8 +164,22 @@ void IndicesDesk::refresh() {
     delete item;
   }
   std::vector<const IndexEntry*> can, cannot;
-  for (const auto& e : indexBook())
-    (missingRoles(e, s->scene).empty() ? can : cannot).push_back(&e);
+  size_t more = 0;
+  for (const auto& e : indexBook()) {
+    const bool possible = missingRoles(e, s->scene).empty();
+    if (e.id == index_ || (e.featured && possible))
+      can.push_back(&e);
+    else if (e.featured)
+      cannot.push_back(&e);
+    else
+      ++more;
+  }
+  // A radar scene, or one of few bands, is offered what it can do.
+  if (can.size() < 3)
+    for (const auto& e : indexBook())
+      if (can.size() < 6 && missingRoles(e, s->scene).empty() &&
+          std::find(can.begin(), can.end(), &e) == can.end())
+        can.push_back(&e), --more;
   for (const auto* e : can) {
     auto* b = chip(q(e->title));
     b->setObjectName("index-" + q(e->id));
@@ -152,12 +203,77 @@ void IndicesDesk::refresh() {
     b->setEnabled(false);
     chips_->addWidget(b);
   }
+  auto* others = chip(QString("%1 more…").arg(more));
+  others->setObjectName("index-more");
+  others->setChecked(book_->isVisibleTo(this));
+  connect(others, &QPushButton::toggled, this, [this](bool on) {
+    book_->setVisible(on);
+    if (on) fillBook(), search_->setFocus();
+  });
+  chips_->addWidget(others);
+  if (book_->isVisibleTo(this)) fillBook();
   edit_->setKnown(s->scene.roles());
   const bool first = edit_->toPlainText().isEmpty();
   filling_ = false;
   if (first && !can.empty()) return chooseIndex(*can.front());
   formulaChanged();
   showProduct();
+}
+
+/// What the search finds: those the scene can do first, then those it cannot, with what they lack.
+void IndicesDesk::fillBook() {
+  const auto* s = bench_.currentScene();
+  if (s == nullptr) return;
+  found_->clear();
+  const auto found = searchIndexBook(search_->text().toStdString());
+  for (const bool possible : {true, false})
+    for (const auto* e : found) {
+      const auto missing = missingRoles(*e, s->scene);
+      if (missing.empty() != possible) continue;
+      auto* item = new QListWidgetItem(
+          possible ? q(e->title) : QString("%1: no %2").arg(q(e->title), q(listed(missing))));
+      item->setData(Qt::UserRole, q(e->id));
+      item->setToolTip(q(e->name) + ", " + q(e->source) + "\n" + q(e->formula));
+      if (!possible) item->setFlags(item->flags() & ~Qt::ItemIsEnabled);
+      found_->addItem(item);
+    }
+  if (found.empty()) {
+    auto* none = new QListWidgetItem("No index of the book has these words.");
+    none->setFlags(Qt::NoItemFlags);
+    found_->addItem(none);
+  }
+}
+
+/// Asks for a name; the range is that of the scene, seen now.
+void IndicesDesk::keepInBook() {
+  bool ok = false;
+  const QString title = QInputDialog::getText(this, "Keep in the index book", "Name of the index",
+                                              QLineEdit::Normal, {}, &ok);
+  if (!ok) return;
+  IndexEntry entry;
+  entry.title = title.trimmed().toStdString();
+  entry.name = entry.title;
+  entry.formula = edit_->formula();
+  entry.ramp = rampList_->currentData().toString().toStdString();
+  entry.about = "An index of your own.";
+  entry.source = "your own";
+  const auto* o = tiles_.overview(previewKey_);
+  entry.low = o != nullptr && o->histogram.statistics.valid > 0 ? o->histogram.statistics.min : -1;
+  entry.high = o != nullptr && o->histogram.statistics.valid > 0 ? o->histogram.statistics.max : 1;
+  try {
+    index_ = keepIndex(entry).id;
+    say("");
+    refresh();
+  } catch (const std::exception& e) {
+    say(QString::fromUtf8(e.what()));
+  }
+}
+
+void IndicesDesk::chooseFound(QListWidgetItem* item) {
+  if (!(item->flags() & Qt::ItemIsEnabled)) return;
+  const IndexEntry& entry = indexEntry(item->data(Qt::UserRole).toString().toStdString());
+  book_->setVisible(false);
+  chooseIndex(entry);
 }
 
 void IndicesDesk::chooseIndex(const IndexEntry& entry) {
@@ -176,7 +292,7 @@ void IndicesDesk::formulaChanged() {
   if (s == nullptr) return;
   const IndexEntry* entry = nullptr;
   for (const auto& e : indexBook())
-    if (e.formula == edit_->formula()) entry = &e;
+    if (e.formula == edit_->formula() && (entry == nullptr || e.id == index_)) entry = &e;
   if (!index_.empty() && (entry == nullptr || entry->id != index_)) {
     index_.clear();
     for (auto* b : findChildren<QPushButton*>())
@@ -194,6 +310,8 @@ void IndicesDesk::formulaChanged() {
   const auto e = edit_->error();
   error_->setVisible(e.has_value());
   range_->setVisible(!e.has_value());
+  keep_->setVisible(!e && entry == nullptr);
+  drop_->setVisible(entry != nullptr && entry->group == "own");
   if (e) error_->setText(QString::fromUtf8(e->what()) + QString(" (character %1)").arg(e->at + 1));
   primary_->setEnabled(!e.has_value());
   const bool made = product() != nullptr;

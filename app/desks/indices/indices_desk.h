@@ -20,6 +20,9 @@ class IndicesDesk : public Desk {
     QColor colour;
   };
   void chooseIndex(const IndexEntry& entry);
+  void fillBook();
+  void keepInBook();
+  void chooseFound(QListWidgetItem* item);
   void formulaChanged();
   void showPreview();
   void showRange(const Statistics& s, bool exact);
@@ -35,6 +38,10 @@ class IndicesDesk : public Desk {
   TileStore& tiles_;
   Latest histogramJob_;
   FlowLayout* chips_;
+  QWidget* book_;
+  QLineEdit* search_;
+  QListWidget* found_;
+  QPushButton *keep_, *drop_;
   Paragraph* about_;
   QLabel *error_, *range_, *thresholdTitle_;
   FormulaEdit* edit_;

@@ -82,6 +82,16 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   preset_ = new QComboBox;
   preset_->setObjectName("preset");
   d->addLayout(labelledRow("Sensor preset", preset_));
+  keep_ = linkButton("Keep these bands as a preset…");
+  keep_->setObjectName("keepPreset");
+  forget_ = linkButton("Forget this preset");
+  forget_->setObjectName("forgetPreset");
+  auto* own = new QHBoxLayout;
+  own->addSpacing(116);
+  own->addWidget(keep_);
+  own->addWidget(forget_);
+  own->addStretch();
+  d->addLayout(own);
   state_ = new QComboBox;
   state_->setObjectName("valueState");
   for (auto s : allValueStates()) state_->addItem(q(titleOf(s)), q(idOf(s)));
@@ -90,7 +100,7 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   bands_->setObjectName("bandTable");
   bands_->setEditTriggers(QAbstractItemView::DoubleClicked | QAbstractItemView::EditKeyPressed |
                           QAbstractItemView::AnyKeyPressed);
-  bands_->setSelectionBehavior(QAbstractItemView::SelectItems);
+  bands_->setSelectionMode(QAbstractItemView::NoSelection);
   bands_->setToolTip(
       "Value = stored number × scale + offset. A scale or offset typed here holds for every band "
       "that has the same now.");
@@ -127,6 +137,11 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
     Q_EMIT productAsked(list_->currentItem()->data(Qt::UserRole).toString());
   });
   connect(preset_, &QComboBox::activated, this, &ScenesDesk::applyPreset);
+  connect(keep_, &QPushButton::clicked, this, &ScenesDesk::keepPreset);
+  connect(forget_, &QPushButton::clicked, this, [this] {
+    dropSensor(preset_->currentData().toString().toStdString());
+    refresh();
+  });
   connect(state_, &QComboBox::activated, this, [this] {
     const auto state = valueStateFrom(state_->currentData().toString().toStdString());
     if (const auto* s = chosen())
@@ -275,10 +290,18 @@ void ScenesDesk::fillScene() {
   date_->setText(q(scene.date).left(10));
   preset_->clear();
   preset_->addItem("none: roles set below");
-  for (const auto& one : sensors()) {
-    preset_->addItem(q(one.title), q(one.id));
-    if (one.id == scene.sensor) preset_->setCurrentIndex(preset_->count() - 1);
-  }
+  bool own = false;
+  for (const bool fits : {true, false})
+    for (const auto& one : sensors()) {
+      const std::string why = whyNot(one, scene);
+      if (why.empty() != fits) continue;
+      preset_->addItem(q(one.title), q(one.id));
+      preset_->setItemData(preset_->count() - 1, q(fits ? one.source : why), Qt::ToolTipRole);
+      if (!fits) preset_->setItemData(preset_->count() - 1, tokens().second, Qt::ForegroundRole);
+      if (one.id == scene.sensor) preset_->setCurrentIndex(preset_->count() - 1), own = one.own;
+    }
+  keep_->setVisible(preset_->currentIndex() == 0);
+  forget_->setVisible(own);
   state_->setCurrentIndex(state_->findData(q(idOf(scene.state))));
   const auto& nd = scene.bands[0].conversion.nodata;
   nodata_->setText(nd ? QString::number(*nd) : QString());
@@ -399,6 +422,23 @@ void ScenesDesk::applyPreset(int index) {
   } catch (const std::exception& e) {
     say(QString::fromUtf8(e.what()));
     preset_->setCurrentIndex(0);
+  }
+}
+
+void ScenesDesk::keepPreset() {
+  const auto* s = chosen();
+  if (s == nullptr) return;
+  bool ok = false;
+  const QString title = QInputDialog::getText(this, "Keep as a preset", "Name of the sensor",
+                                              QLineEdit::Normal, q(s->scene.name), &ok);
+  if (!ok) return;
+  try {
+    keepSensor(s->scene, title.trimmed().toStdString());
+    say("");
+    const std::string id = sensors().back().id;
+    bench_.changeScene(q(s->id), "Keep a preset", [&](Scene& one) { one.sensor = id; });
+  } catch (const std::exception& e) {
+    say(QString::fromUtf8(e.what()));
   }
 }
 

@@ -20,6 +20,7 @@ class ScenesDesk : public Desk {
   void fillComposites(const StudyScene& scene);
   void showComposite(std::array<size_t, 3> bands, const QString& title);
   void applyPreset(int index);
+  void keepPreset();
   void nameScene();
   void dateScene();
   void convertBands(int row, int column, const QString& text);
@@ -29,7 +30,7 @@ class ScenesDesk : public Desk {
   QWidget* details_;
   QComboBox *preset_, *state_;
   QLineEdit *nodata_, *name_, *date_;
-  QPushButton *edge_, *showFree_;
+  QPushButton *edge_, *showFree_, *keep_, *forget_;
   QTableWidget* bands_;
   FlowLayout* composites_;
   QComboBox* free_[3];
