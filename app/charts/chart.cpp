@@ -38,7 +38,7 @@ ThresholdChart::ThresholdChart(QWidget* parent) : Chart(parent) {
   setObjectName("thresholdChart");
   setAccessibleName("Histogram with thresholds");
   setFocusPolicy(Qt::StrongFocus);
-  setFixedHeight(150);
+  setFixedHeight(126);
   yAxis->setTickLabels(false);
   yAxis->grid()->setVisible(false);
   setMouseTracking(true);

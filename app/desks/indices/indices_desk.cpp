@@ -12,7 +12,7 @@ QIcon rampIcon(const std::string& id) {
   QImage strip(256, 1, QImage::Format_RGB32);
   const auto& colours = ramp(id);
   for (int x = 0; x < 256; ++x) strip.setPixel(x, 0, colours[static_cast<size_t>(x)]);
-  return QPixmap::fromImage(strip.scaled(72, 12));
+  return QPixmap::fromImage(strip.scaled(64, 12));
 }
 
 const QColor kClassColours[] = {QColor("#7b8fa1"), QColor("#cfae72"), QColor("#5b9a52"),
@@ -46,10 +46,18 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   body()->addWidget(book_);
   about_ = new Paragraph("");
   about_->opener()->setObjectName("explainIndex");
+  rampList_ = new QComboBox;
+  rampList_->setObjectName("ramp");
+  rampList_->setIconSize(QSize(64, 12));
+  for (const auto& [id, title] : rampNames()) rampList_->addItem(rampIcon(id), q(title), q(id));
+  rampList_->setAccessibleName("Ramp");
+  rampList_->setToolTip("The ramp it is shown in");
+  rampList_->setFixedWidth(196);
   auto* formulaHead = new QHBoxLayout;
   formulaHead->addWidget(sectionLabel("Formula"));
   formulaHead->addWidget(about_->opener());
   formulaHead->addStretch();
+  formulaHead->addWidget(rampList_);
   body()->addLayout(formulaHead);
   body()->addWidget(about_);
   edit_ = new FormulaEdit;
@@ -67,11 +75,6 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   drop_->setObjectName("dropIndex");
   body()->addWidget(keep_, 0, Qt::AlignLeft);
   body()->addWidget(drop_, 0, Qt::AlignLeft);
-  rampList_ = new QComboBox;
-  rampList_->setObjectName("ramp");
-  rampList_->setIconSize(QSize(72, 12));
-  for (const auto& [id, title] : rampNames()) rampList_->addItem(rampIcon(id), q(title), q(id));
-  body()->addLayout(labelledRow("Ramp", rampList_));
   auto* head = new QHBoxLayout;
   thresholdTitle_ = sectionLabel("Threshold");
   head->addWidget(thresholdTitle_);
