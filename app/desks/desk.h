@@ -18,6 +18,9 @@ class Desk : public QWidget {
   /// Called when the stage is entered, the study or its scene changed.
   virtual void refresh() = 0;
   virtual void leave() {}
+  /// Another study comes, or none: what was remembered of the one before goes, and what is being
+  /// computed for it does not arrive.
+  virtual void forget() {}
   void say(const QString& sentence);
   QString said() const { return notice_->text(); }
   QPushButton* primary() const { return primary_; }

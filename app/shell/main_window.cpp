@@ -339,6 +339,11 @@ void MainWindow::openStudy() {
 
 void MainWindow::studyChanged() {
   outlineShapes_.clear();
+  for (auto* d : desk_) {
+    d->leave();
+    d->forget();
+  }
+  probe_->rest();
   const bool any = bench_.hasStudy();
   desks_->setVisible(any);
   viewTools_->setVisible(any);

@@ -119,6 +119,7 @@ bool Workbench::saveCopy(const QString& folder) {
 
 void Workbench::close() {
   jobs_.cancel();
+  ++generation_;
   undo_.clear();
   study_.reset();
   Q_EMIT studyChanged();
@@ -126,9 +127,17 @@ void Workbench::close() {
 
 void Workbench::background(const QString& title, std::function<void(const Progress&)> work,
                            std::function<void()> done) {
-  jobs_.start({title, {}, std::move(work), std::move(done), [this](const QString& sentence) {
-                 Q_EMIT trouble(sentence);
-               }});
+  jobs_.start(
+      {title, {}, std::move(work), ofThisStudy(std::move(done)), [this](const QString& sentence) {
+         Q_EMIT trouble(sentence);
+       }});
+}
+
+/// A job may end just after its study was closed; then its result belongs to no study that is open.
+std::function<void()> Workbench::ofThisStudy(std::function<void()> done) {
+  return [this, done = std::move(done), mine = generation_] {
+    if (mine == generation_ && done) done();
+  };
 }
 
 void Workbench::bringIn(const QStringList& paths, bool asOneScene) {
@@ -257,7 +266,6 @@ void Workbench::run(const Json& step, const QString& title,
         *product = runStep(snapshot, step, progress);
       },
       [this, product, then] {
-        if (!study_) return;
         const QString id = q(study_->addProduct(*product));
         saved();
         Q_EMIT productMade(id);
@@ -285,15 +293,15 @@ void Workbench::bringUpToDate(const QString& id) {
                  const Product before = *copy->product(wanted);
                  *product = runStep(*copy, before.step, progress, &before);
                },
-               [this, wanted, product] {
-                 Product* at = study_ ? study_->product(wanted) : nullptr;
+               ofThisStudy([this, wanted, product] {
+                 Product* at = study_->product(wanted);
                  if (at == nullptr || product->id.empty()) return;
                  product->name = at->name;
                  product->ramp = at->ramp;
                  *at = *product;
                  saved();
                  Q_EMIT productMade(q(wanted));
-               },
+               }),
                [this](const QString& sentence) { Q_EMIT trouble(sentence); }});
 }
 

@@ -93,12 +93,14 @@ class Workbench : public QObject {
   void putScene(const StudyScene& scene);
   void changeProduct(const QString& id, const QString& what, std::string Product::*member,
                      const std::string& value);
+  std::function<void()> ofThisStudy(std::function<void()> done);
   void saved();
   void guarded(const std::function<void()>& action);
   int nextRevision(const std::string& of, int now);
   void remember(const std::filesystem::path& folder);
 
   std::optional<Study> study_;
+  int generation_ = 0;  // of studies: one more with each that is closed
   JobRunner jobs_;
   QUndoStack undo_;
 };

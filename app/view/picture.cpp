@@ -139,6 +139,10 @@ struct PicturePainter::Source {
   }
 };
 
+QString sceneKey(const Scene& scene) {
+  return QString::number(std::hash<std::string>{}(toJson(scene, {}).dump()), 16);
+}
+
 Picture compositePicture(const std::string& id, const Scene& scene, std::array<size_t, 3> bands,
                          const QString& title) {
   Picture p;
@@ -149,13 +153,7 @@ Picture compositePicture(const std::string& id, const Scene& scene, std::array<s
   p.decibels = scene.state == ValueState::BackscatterPower;
   p.title = QString::fromStdString(scene.name);
   p.detail = title;
-  p.key = QString("c/%1/%2-%3-%4/%5/%6")
-              .arg(QString::fromStdString(id))
-              .arg(bands[0])
-              .arg(bands[1])
-              .arg(bands[2])
-              .arg(QString::fromStdString(scene.bands[0].file.string()),
-                   QString::fromStdString(scene.emptyMask.string()));
+  p.key = QString("c/%1/%2-%3-%4").arg(sceneKey(scene)).arg(bands[0]).arg(bands[1]).arg(bands[2]);
   return p;
 }
 

@@ -34,6 +34,9 @@ struct Picture {
   bool singleBand() const { return bands[0] == bands[1] && bands[1] == bands[2]; }
 };
 
+/// Names the values of a scene: its files, and how their numbers are read.
+QString sceneKey(const Scene& scene);
+
 Picture compositePicture(const std::string& id, const Scene& scene, std::array<size_t, 3> bands,
                          const QString& title);
 

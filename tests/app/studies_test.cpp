@@ -1,5 +1,7 @@
 // Studies from the window: new, recent, open, copy, export; damaged ones; looks; layout.
 #include <QSignalSpy>
+#include <atomic>
+#include <thread>
 
 #include "base/text.h"
 #include "window_fixture.h"
@@ -69,6 +71,57 @@ TEST_F(Studies, ClosingLeavesAWayBackIn) {
   ASSERT_TRUE(w().bench().open(study()));
   d().settle();
   EXPECT_EQ(s().name, "Ondrey Haven");
+}
+
+TEST_F(Studies, NothingOfOneStudyShowsInTheNext) {
+  makeMap();
+  d().stage(2);
+  auto* classes = d().find<QTableWidget>("classTable");
+  d().until([&] { return classes->item(0, 2)->text() != "–"; }, "the signatures");
+  // A study with the same ids, whose first training area is gone.
+  fs::copy(folder_ / "study", folder_ / "twin", fs::copy_options::recursive);
+  ASSERT_TRUE(w().bench().open(q((folder_ / "twin").string())));
+  auto areas = s().training;
+  std::erase_if(areas, [](const TrainingArea& a) { return a.code == 1; });
+  w().bench().setTraining(areas, s().trainingCrs, "No water");
+  d().stage(2);
+  d().until([&] { return classes->item(1, 2)->text() != "–"; }, "the signatures of the twin");
+  EXPECT_EQ(classes->item(0, 2)->text(), "–");
+  ASSERT_TRUE(w().bench().open(study()));
+  d().stage(2);
+  d().until([&] { return classes->item(0, 2)->text() != "–"; }, "the first study's signatures");
+}
+
+TEST_F(Studies, AJobOfAClosedStudyDoesNothingToTheNext) {
+  fs::copy(HAVEN "/pristine", folder_ / "second", fs::copy_options::recursive);
+  bool done = false;
+  std::atomic<bool> go = false;
+  w().bench().background(
+      "Late work",
+      [&](const Progress&) {
+        while (!go) std::this_thread::yield();  // takes no notice of being cancelled
+      },
+      [&] { done = true; });
+  ASSERT_TRUE(w().bench().open(q((folder_ / "second").string())));
+  go = true;
+  d().until([&] { return !w().bench().jobs().busy(); }, "the end of the job");
+  EXPECT_FALSE(done);
+  EXPECT_EQ(d().products(), 0u);
+}
+
+TEST_F(Studies, AnotherNoDataValueIsSeenAtOnce) {
+  d().stage(0);
+  const QImage before = w().view().grab().toImage();
+  const QString values = w().view().front().key;
+  w().bench().changeScene(q(w().bench().currentScene()->id), "No data", [](Scene& one) {
+    for (auto& b : one.bands) b.conversion.nodata = 300;
+  });
+  d().settle();
+  const QImage after = w().view().grab().toImage();
+  EXPECT_NE(before, after);
+  key(Qt::Key_Z, Qt::ControlModifier);
+  d().settle();
+  EXPECT_EQ(w().view().front().key, values);
 }
 
 TEST_F(Studies, AStudyOpenElsewhereIsRefused) {

@@ -6,6 +6,7 @@ LabelBook::LabelBook(Workbench& bench) : bench_(bench) {
   connect(&bench_, &Workbench::studyChanged, this, [this] {
     id_.clear();
     labelling_ = {};
+    cell.reset();
     if (bench_.hasStudy()) load();
   });
   connect(&bench_, &Workbench::changed, this, [this] { load(); });

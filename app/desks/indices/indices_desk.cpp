@@ -223,6 +223,14 @@ void IndicesDesk::refresh() {
   showProduct();
 }
 
+void IndicesDesk::forget() {
+  settle_.stop();
+  histogramJob_.stop();
+  histogramOf_.clear();
+  previewKey_.clear();
+  cuts_.clear();
+}
+
 /// What the search finds: those the scene can do first, then those it cannot, with what they lack.
 void IndicesDesk::fillBook() {
   const auto* s = bench_.currentScene();
@@ -344,7 +352,7 @@ void IndicesDesk::showPreview() {
   p.title = index_.empty() ? "Formula" : q(indexEntry(index_).title);
   p.detail = "preview";
   p.ramp = rampList_->currentData().toString().toStdString();
-  p.key = QString("f/%1/%2/%3/%4").arg(q(s->id)).arg(s->revision).arg(q(p.ramp), q(p.formula.text));
+  p.key = QString("f/%1/%2/%3").arg(sceneKey(s->scene), q(p.ramp), q(p.formula.text));
   previewKey_ = p.key;
   Q_EMIT pictureAsked(p);
   if (const auto* o = tiles_.overview(p.key)) showRange(o->histogram.statistics, false);

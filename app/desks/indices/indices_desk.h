@@ -13,6 +13,7 @@ class IndicesDesk : public Desk {
  public:
   IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles);
   void refresh() override;
+  void forget() override;
 
  private:
   struct ClassRow {

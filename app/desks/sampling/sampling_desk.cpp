@@ -126,6 +126,12 @@ void SamplingDesk::leave() {
   settle_.stop();
 }
 
+void SamplingDesk::forget() {
+  for (auto* list : {over_, inside_, points_}) list->clear();
+  layers_->clear();
+  shown_.clear();
+}
+
 void SamplingDesk::refresh() {
   if (!bench_.hasStudy() || bench_.study().scenes.empty())
     return setMissing("Points are placed over a raster. Bring a scene in first.", "Go to scenes",

@@ -12,6 +12,7 @@ class SamplingDesk : public Desk {
   SamplingDesk(Workbench& bench, MapView& view);
   void refresh() override;
   void leave() override;
+  void forget() override;
   const std::vector<ViewPoint>& points() const { return shown_; }
 
  Q_SIGNALS:

@@ -139,6 +139,14 @@ void TrainingDesk::leave() {
   view_.setTool(MapView::Tool::Look);
 }
 
+void TrainingDesk::forget() {
+  signatureJob_.stop();
+  signatures_.reset();
+  signaturesOf_.clear();
+  chosenArea_ = -1;
+  importBox_->setVisible(false);
+}
+
 void TrainingDesk::showImport(const QString& file) {
   try {
     importFile_ = file;

@@ -12,6 +12,7 @@ class TrainingDesk : public Desk {
   TrainingDesk(Workbench& bench, MapView& view);
   void refresh() override;
   void leave() override;
+  void forget() override;
   /// Training areas as shapes for the view; only those of the study.
   std::vector<ViewShape> shapes() const;
   void importFrom(const QString& layer, const QString& codeField, const QString& nameField,
