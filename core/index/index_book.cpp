@@ -7,6 +7,7 @@
 
 #include "base/data_folder.h"
 #include "base/error.h"
+#include "base/own_entries.h"
 #include "base/text.h"
 #include "index/formula.h"
 
@@ -41,28 +42,16 @@ Json toJson(const IndexEntry& e) {
 
 constexpr const char* kFormat = "zany-patch-index-book";
 
-/// One's own entries; those that cannot be read are left out, and the file as it is.
-void readOwn(std::list<IndexEntry>& all) {
-  const auto file = ownFile("indices.json");
-  std::error_code ec;
-  if (!std::filesystem::exists(file, ec)) return;
-  try {
-    const Json json = readJson(file, kFormat);
-    for (const auto& e : json.at("indices")) {
-      IndexEntry one = entryFrom(e);
-      one.group = "own";
-      all.push_back(std::move(one));
-    }
-  } catch (const std::exception&) {
-  }
-}
-
 std::list<IndexEntry>& book() {
   static std::list<IndexEntry> all = [] {
     std::list<IndexEntry> read;
     const Json json = readJson(dataFile("indices.json"), kFormat);
     for (const auto& e : json.at("indices")) read.push_back(entryFrom(e));
-    readOwn(read);
+    readOwnEntries("indices.json", kFormat, "indices", [&](const Json& e) {
+      IndexEntry one = entryFrom(e);
+      one.group = "own";
+      read.push_back(std::move(one));
+    });
     return read;
   }();
   return all;
@@ -72,10 +61,7 @@ void writeOwn() {
   Json list = Json::array();
   for (const auto& e : book())
     if (e.group == "own") list.push_back(toJson(e));
-  const auto file = ownFile("indices.json");
-  std::error_code ec;
-  std::filesystem::create_directories(file.parent_path(), ec);
-  writeJson(file, {{"format", kFormat}, {"version", 1}, {"indices", list}});
+  writeOwnEntries("indices.json", kFormat, "indices", list);
 }
 
 }  // namespace

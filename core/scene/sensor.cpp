@@ -4,6 +4,7 @@
 
 #include "base/data_folder.h"
 #include "base/error.h"
+#include "base/own_entries.h"
 #include "base/text.h"
 
 namespace zp {
@@ -38,27 +39,15 @@ Json toJson(const Sensor& s) {
   return j;
 }
 
-/// One's own presets; a file that cannot be read is left as it is.
-void readOwn(std::vector<Sensor>& all) {
-  const auto file = ownFile("sensors.json");
-  std::error_code ec;
-  if (!std::filesystem::exists(file, ec)) return;
-  try {
-    const Json json = readJson(file, kFormat);
-    for (const auto& s : json.at("sensors")) {
-      all.push_back(sensorFrom(s));
-      all.back().own = true;
-    }
-  } catch (const std::exception&) {
-  }
-}
-
 std::vector<Sensor>& presets() {
   static std::vector<Sensor> all = [] {
     std::vector<Sensor> read;
     const Json json = readJson(dataFile("sensors.json"), kFormat);
     for (const auto& s : json.at("sensors")) read.push_back(sensorFrom(s));
-    readOwn(read);
+    readOwnEntries("sensors.json", kFormat, "sensors", [&](const Json& entry) {
+      read.push_back(sensorFrom(entry));
+      read.back().own = true;
+    });
     return read;
   }();
   return all;
@@ -68,10 +57,7 @@ void writeOwn() {
   Json list = Json::array();
   for (const auto& s : presets())
     if (s.own) list.push_back(toJson(s));
-  const auto file = ownFile("sensors.json");
-  std::error_code ec;
-  std::filesystem::create_directories(file.parent_path(), ec);
-  writeJson(file, {{"format", kFormat}, {"version", 1}, {"sensors", list}});
+  writeOwnEntries("sensors.json", kFormat, "sensors", list);
 }
 
 }  // namespace

@@ -2,6 +2,7 @@
 
 #include "base/json.h"
 #include "base/outputs.h"
+#include "base/own_entries.h"
 #include "base/random.h"
 #include "base/text.h"
 #include "support/rasters.h"
@@ -11,6 +12,7 @@ namespace {
 
 using testing::Folder;
 using testing::sentenceOf;
+using testing::textOf;
 
 void put(const std::filesystem::path& file, const std::string& text) {
   std::ofstream(file) << text;
@@ -126,6 +128,31 @@ TEST(Random, BelowIsEven) {
   std::vector<int> counts(6);
   for (int i = 0; i < 60000; ++i) ++counts[random.below(6)];
   for (int c : counts) EXPECT_NEAR(c, 10000, 450);  // four and a half standard deviations
+}
+
+TEST(OwnEntries, ADamagedFileIsKeptBesideWhenAnotherIsWritten) {
+  Folder folder;
+  setenv("ZPATCH_OWN", (folder / "own").c_str(), 1);
+  std::vector<int> taken;
+  const auto read = [&] {
+    taken.clear();
+    readOwnEntries("list.json", "zany-patch-list", "entries",
+                   [&](const Json& e) { taken.push_back(e.get<int>()); });
+  };
+  read();  // there is none yet
+  EXPECT_TRUE(taken.empty());
+  writeOwnEntries("list.json", "zany-patch-list", "entries", {1, 2, 3});
+  read();
+  EXPECT_EQ(taken, (std::vector<int>{1, 2, 3}));
+  const std::string half = textOf(folder / "own/list.json").substr(0, 40);
+  std::ofstream(folder / "own/list.json") << half;
+  read();
+  EXPECT_TRUE(taken.empty());
+  writeOwnEntries("list.json", "zany-patch-list", "entries", {4});
+  read();
+  EXPECT_EQ(taken, (std::vector<int>{4}));
+  EXPECT_EQ(textOf(folder / "own/list.json.damaged"), half);
+  unsetenv("ZPATCH_OWN");
 }
 
 }  // namespace

@@ -1,0 +1,19 @@
+#pragma once
+#include <functional>
+#include <string>
+
+#include "base/json.h"
+
+namespace zp {
+
+/// Hands over each entry of a list in a user's own file (see ownFile); none when there is no file.
+/// A file that cannot be read to its end is kept beside its place as NAME.damaged, so that writing
+/// anew loses nothing.
+void readOwnEntries(const std::string& name, const std::string& format, const std::string& list,
+                    const std::function<void(const Json&)>& take);
+
+/// Writes the file anew with these entries; makes its folder when missing.
+void writeOwnEntries(const std::string& name, const std::string& format, const std::string& list,
+                     const Json& entries);
+
+}  // namespace zp
