@@ -15,7 +15,7 @@
 #include "noise.h"
 #include "places.h"
 #include "radar.h"
-#include "scene/empty_edge.h"
+#include "scene/mask.h"
 #include "scene/sensor.h"
 #include "scene/stac_item.h"
 #include "spectra.h"
@@ -278,8 +278,9 @@ void writeStudy(const fs::path& folder, const fs::path& outlines,
     zp::Scene scene = a.scene;
     for (auto& b : scene.bands) b.file = own / b.file.filename();
     if (scene.sensor == "finch" && scene.date == "2031-05-02") {
-      scene.emptyMask = own / "empty.tif";
-      zp::findEmptyEdge(scene, scene.emptyMask, zp::Progress());
+      scene.mask = own / "empty.tif";
+      scene.maskRecipe.edge = true;
+      zp::makeMask(scene, scene.maskRecipe, scene.mask);
     }
     study.addScene(std::move(scene));
   }

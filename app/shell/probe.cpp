@@ -15,14 +15,29 @@ void Probe::setPictures(const Picture& front, const Picture& back) {
   front_ = front, back_ = back;
 }
 
+namespace {
+
+/// Of a formula that is only looked at; NaN outside.
+float valueAt(const Picture& p, Place place, const std::string& crs) {
+  const bool both = !crs.empty() && !p.scope.grid.crs.empty();
+  if (!CrsChange(both ? crs : "", both ? p.scope.grid.crs : "").apply(place)) return NAN;
+  const Place at = p.scope.grid.toPixel(place);
+  const Window w{static_cast<int>(std::floor(at.x)), static_cast<int>(std::floor(at.y)), 1, 1};
+  if (w.x < 0 || w.y < 0 || w.x >= p.scope.grid.width || w.y >= p.scope.grid.height) return NAN;
+  return FormulaReader(p.scope, {p.formula}).reduced(w, 1, 1)[0][0];
+}
+
+}  // namespace
+
 Probe::Answer Probe::read(Place place, const std::string& crs, const Scene* scene,
                           const std::vector<Picture>& pictures) {
   Answer a;
   if (scene != nullptr)
-    for (const auto& band : scene->bands)
-      a.profile.emplace_back(
-          band.wavelength > 0 ? band.wavelength : static_cast<double>(a.profile.size() + 1),
-          readBandAt({place}, crs, band)[0]);
+    for (size_t b = 0; b < scene->bands.size(); ++b) {
+      const double w = scene->bands[b].wavelength;
+      a.profile.emplace_back(w > 0 ? w : static_cast<double>(b + 1),
+                             readBandAt({place}, crs, *scene, b)[0]);
+    }
   for (const auto& p : pictures) {
     if (p.kind == Picture::Kind::Classes) {
       const double v = readAt({place}, crs, {{p.file, 1, "map"}}).values[0][0];
@@ -33,21 +48,14 @@ Probe::Answer Probe::read(Place place, const std::string& crs, const Scene* scen
       const double v = readAt({place}, crs, {{p.file, 1, "index"}}).values[0][0];
       a.values.push_back({p.title, std::isnan(v) ? "no data" : decimal(v, 3), {}});
     } else if (p.kind == Picture::Kind::Formula) {
-      std::vector<float> values;
-      for (const auto& role : p.formula.variables)
-        values.push_back(static_cast<float>(
-            readBandAt({place}, crs, p.scene.bands[static_cast<size_t>(p.scene.bandOf(role))])[0]));
-      std::vector<const float*> bands;
-      for (const auto& v : values) bands.push_back(&v);
-      float out = 0;
-      evaluateFormula(p.formula, bands, 1, &out);
+      const float out = valueAt(p, place, crs);
       a.values.push_back({p.title, std::isnan(out) ? "no data" : decimal(out, 3), {}});
     } else if (p.kind == Picture::Kind::Composite) {
       QStringList texts;
       std::vector<size_t> bands(p.bands.begin(), p.bands.end());
       if (p.singleBand()) bands.resize(1);
       for (size_t b : bands) {
-        double v = readBandAt({place}, crs, p.scene.bands[b])[0];
+        double v = readBandAt({place}, crs, p.scene, b)[0];
         if (p.decibels) v = v > 0 ? 10 * std::log10(v) : std::nan("");
         texts << (std::isnan(v) ? "no data" : p.decibels ? decimal(v, 1) : compact(v));
       }

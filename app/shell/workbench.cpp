@@ -9,7 +9,7 @@
 #include "base/outputs.h"
 #include "legend/class_map.h"
 #include "look/look.h"
-#include "scene/empty_edge.h"
+#include "scene/mask.h"
 
 namespace fs = std::filesystem;
 
@@ -203,7 +203,9 @@ void Workbench::findEmptyEdgeOf(const QString& id) {
       "Find the empty edge",
       [scene, target, count](const Progress& progress) {
         Outputs outputs(true);
-        *count = findEmptyEdge(scene, outputs.add(target), progress);
+        MaskRecipe edge;
+        edge.edge = true;
+        *count = makeMask(scene, edge, outputs.add(target), progress).edge;
         outputs.commit();
       },
       [this, id, target, count, scene] {
@@ -213,7 +215,10 @@ void Workbench::findEmptyEdgeOf(const QString& id) {
           Q_EMIT notice("There is no edge of zeros; every pixel stays in use.");
           return;
         }
-        changeScene(id, "Set the empty edge aside", [&](Scene& one) { one.emptyMask = target; });
+        changeScene(id, "Set the empty edge aside", [&](Scene& one) {
+          one.mask = target;
+          one.maskRecipe.edge = true;
+        });
         Q_EMIT notice(QString("%1 % of the pixels are an empty edge and set aside.")
                           .arg(decimal(100.0 * static_cast<double>(*count) /
                                            static_cast<double>(scene.grid.pixels()),

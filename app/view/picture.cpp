@@ -41,65 +41,15 @@ int level(float v, float low, float high) {
   return std::clamp(static_cast<int>((v - low) / (high - low) * 255.0f + 0.5f), 0, 255);
 }
 
-/// Where the pixels of a map piece fall in a raster: a net of exact places, linear in between.
-class PixelNet {
- public:
-  PixelNet(const MapPiece& piece, const Grid& grid, const std::string& crs) : piece_(piece) {
-    const bool both = !crs.empty() && !grid.crs.empty();
-    const CrsChange change(both ? crs : "", both ? grid.crs : "");
-    const int step = change.identity() ? std::max(piece.width, piece.height) : 32;
-    step_ = step;
-    columns_ = piece.width / step + 2;
-    const int rows = piece.height / step + 2;
-    for (int r = 0; r < rows; ++r)
-      for (int c = 0; c < columns_; ++c) {
-        Place p{piece.left + c * step * piece.unitsPerPixel,
-                piece.top - r * step * piece.unitsPerPixel};
-        const bool ok = change.apply(p);
-        net_.push_back(ok ? grid.toPixel(p) : Place{kNan, kNan});
-      }
-  }
-  /// Column and row of the middle of a pixel of the piece.
-  Place at(int x, int y) const {
-    const double fx = (x + 0.5) / step_, fy = (y + 0.5) / step_;
-    const int c = static_cast<int>(fx), r = static_cast<int>(fy);
-    const double u = fx - c, v = fy - r;
-    const Place* n = net_.data() + r * columns_ + c;
-    const auto mixed = [&](double a, double b, double e, double d) {
-      return (a * (1 - u) + b * u) * (1 - v) + (e * (1 - u) + d * u) * v;
-    };
-    return {mixed(n[0].x, n[1].x, n[columns_].x, n[columns_ + 1].x),
-            mixed(n[0].y, n[1].y, n[columns_].y, n[columns_ + 1].y)};
-  }
-  /// The window of the raster the piece touches; empty when none.
-  Window window(const Grid& grid) const {
-    double x0 = 1e30, y0 = 1e30, x1 = -1e30, y1 = -1e30;
-    for (int y = 0; y < piece_.height; y += std::max(1, piece_.height - 1))
-      for (int x = 0; x < piece_.width; x += std::max(1, std::min(step_, piece_.width - 1)))
-        grow(at(x, y), x0, y0, x1, y1);
-    for (int y = 0; y < piece_.height; y += std::max(1, std::min(step_, piece_.height - 1)))
-      for (int x = 0; x < piece_.width; x += std::max(1, piece_.width - 1))
-        grow(at(x, y), x0, y0, x1, y1);
-    const int left =
-        static_cast<int>(std::clamp(std::floor(x0) - 1, 0.0, static_cast<double>(grid.width)));
-    const int top =
-        static_cast<int>(std::clamp(std::floor(y0) - 1, 0.0, static_cast<double>(grid.height)));
-    const int right =
-        static_cast<int>(std::clamp(std::ceil(x1) + 1, 0.0, static_cast<double>(grid.width)));
-    const int bottom =
-        static_cast<int>(std::clamp(std::ceil(y1) + 1, 0.0, static_cast<double>(grid.height)));
-    return {left, top, std::max(0, right - left), std::max(0, bottom - top)};
-  }
-
- private:
-  static void grow(Place p, double& x0, double& y0, double& x1, double& y1) {
-    if (std::isnan(p.x)) return;
-    x0 = std::min(x0, p.x), x1 = std::max(x1, p.x), y0 = std::min(y0, p.y), y1 = std::max(y1, p.y);
-  }
-  MapPiece piece_;
-  int step_ = 1, columns_ = 0;
-  std::vector<Place> net_;
-};
+/// A piece of the view as a grid in the view's system; with no system, in that of the picture.
+Grid gridOf(const MapPiece& piece, const std::string& crs) {
+  Grid g;
+  g.width = piece.width, g.height = piece.height;
+  g.transform = {piece.left, piece.unitsPerPixel, 0, piece.top, 0, -piece.unitsPerPixel};
+  g.georeferenced = true;
+  g.crs = crs;
+  return g;
+}
 
 }  // namespace
 
@@ -107,6 +57,7 @@ class PixelNet {
 struct PicturePainter::Source {
   Grid grid;
   std::unique_ptr<BandReader> reader;
+  std::unique_ptr<FormulaReader> formula;
   std::unique_ptr<RasterFile> file;
   bool classes = false;
 
@@ -121,14 +72,12 @@ struct PicturePainter::Source {
       channels.assign(1, std::vector<float>(n));
       return file->read(1, w, channels[0].data(), width, height);
     }
+    if (formula) {
+      channels = formula->reduced(w, width, height);
+      return;
+    }
     std::vector<float> values;
     reader->readReduced(w, width, height, values);
-    if (p.kind == Picture::Kind::Formula) {
-      std::vector<const float*> bands;
-      for (size_t b = 0; b < reader->bands(); ++b) bands.push_back(values.data() + b * n);
-      channels.assign(1, std::vector<float>(n));
-      return evaluateFormula(p.formula, bands, n, channels[0].data());
-    }
     channels.assign(reader->bands(), {});
     for (size_t b = 0; b < channels.size(); ++b) {
       const auto from = values.begin() + static_cast<std::ptrdiff_t>(b * n);
@@ -159,7 +108,8 @@ Picture compositePicture(const std::string& id, const Scene& scene, std::array<s
 
 Grid gridOf(const Picture& p) {
   if (p.kind == Picture::Kind::None) return {};
-  if (p.kind == Picture::Kind::Composite || p.kind == Picture::Kind::Formula) return p.scene.grid;
+  if (p.kind == Picture::Kind::Composite) return p.scene.grid;
+  if (p.kind == Picture::Kind::Formula) return p.scope.grid;
   return RasterFile(p.file).grid();
 }
 
@@ -175,15 +125,10 @@ PicturePainter::Source& PicturePainter::source(const Picture& p) {
       s->grid = p.scene.grid;
       break;
     }
-    case Picture::Kind::Formula: {
-      std::vector<size_t> bands;
-      for (const auto& role : p.formula.variables)
-        bands.push_back(static_cast<size_t>(std::max(0, p.scene.bandOf(role))));
-      if (bands.empty()) bands.push_back(0);
-      s->reader = std::make_unique<BandReader>(p.scene, bands);
-      s->grid = p.scene.grid;
+    case Picture::Kind::Formula:
+      s->formula = std::make_unique<FormulaReader>(p.scope, std::vector<Formula>{p.formula});
+      s->grid = p.scope.grid;
       break;
-    }
     default:
       s->file = std::make_unique<RasterFile>(p.file);
       s->grid = s->file->grid();
@@ -227,8 +172,8 @@ QImage PicturePainter::paint(const Picture& p, const Stretch& stretch, const Map
   image.fill(Qt::transparent);
   if (p.none()) return image;
   const Source& s = source(p);
-  const PixelNet net(piece, s.grid, crs);
-  const Window w = net.window(s.grid);
+  const PixelNet net(gridOf(piece, crs), s.grid);
+  const Window w = net.window();
   if (w.width == 0 || w.height == 0) return image;
   // Not more pixels than the piece shows.
   const Place a = net.at(0, 0), b = net.at(piece.width - 1, piece.height - 1);

@@ -7,10 +7,9 @@
 #include <optional>
 
 #include "grid/crs.h"
-#include "index/formula.h"
+#include "index/compute_index.h"
 #include "index/histogram.h"
 #include "legend/legend.h"
-#include "scene/band_reader.h"
 
 namespace zp {
 
@@ -20,9 +19,10 @@ struct Picture {
   Kind kind = Kind::None;
   QString key, title, detail;
   std::string of;  // id of the scene or product
-  Scene scene;     // Composite, Formula
+  Scene scene;     // Composite
   std::array<size_t, 3>
       bands{};                 // Composite: as red, green, blue; three times the same is one band
+  Scope scope;                 // Formula
   Formula formula;             // Formula
   std::filesystem::path file;  // Index, Classes
   std::string ramp = "grey";

@@ -3,6 +3,8 @@
 #include <algorithm>
 #include <cmath>
 
+#include "grid/crs.h"
+
 namespace zp {
 
 void Extent::include(Place p) {
@@ -35,6 +37,12 @@ Extent Grid::extent() const {
   return e;
 }
 
+Grid Grid::moved(Place by) const {
+  Grid g = *this;
+  g.transform[0] += by.x, g.transform[3] += by.y;
+  return g;
+}
+
 double Grid::pixelWidth() const {
   return std::hypot(transform[1], transform[4]);
 }
@@ -44,6 +52,8 @@ double Grid::pixelHeight() const {
 
 bool Grid::sameAs(const Grid& other) const {
   if (width != other.width || height != other.height) return false;
+  const bool bothNamed = !crs.empty() && !other.crs.empty();
+  if (bothNamed && crs != other.crs && !crsSame(crs, other.crs)) return false;
   for (const auto& [c, r] : {std::pair{0, 0}, {width, 0}, {0, height}}) {
     const Place p = toPixel(other.toMap(c, r));
     if (std::abs(p.x - c) > 1e-3 || std::abs(p.y - r) > 1e-3) return false;

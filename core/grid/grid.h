@@ -38,9 +38,11 @@ struct Grid {
   Place toPixel(Place map) const;
   Place centre(int column, int row) const { return toMap(column + 0.5, row + 0.5); }
   Extent extent() const;
+  /// The same pixels elsewhere.
+  Grid moved(Place by) const;
   double pixelWidth() const;
   double pixelHeight() const;
-  /// Same size, same place (to a thousandth of a pixel).
+  /// Same size, same place (to a thousandth of a pixel), no two different reference systems.
   bool sameAs(const Grid& other) const;
 };
 

@@ -59,6 +59,8 @@ BandFacts factsOf(GDALRasterBand& band, int number, const std::string& path) {
   const double offset = band.GetOffset(&has);
   if (has != 0 && std::isfinite(offset)) f.offset = offset;
   if (const char* unit = band.GetUnitType()) f.unit = unit;
+  f.alpha = band.GetColorInterpretation() == GCI_AlphaBand;
+  f.masked = !f.alpha && (band.GetMaskFlags() & (GMF_PER_DATASET | GMF_ALPHA)) != 0;
   char** items = band.GetMetadata();
   for (int i = 0; items != nullptr && items[i] != nullptr; ++i) {
     char* key = nullptr;
@@ -148,6 +150,20 @@ void RasterFile::rawRead(int band, Window w, void* out, int ow, int oh, int gdal
                     path_.string(), w.y + w.height));
 }
 
+template <class T>
+void RasterFile::setMasked(int band, Window w, int ow, int oh, T empty, T* out) const {
+  if (!facts(band).masked) return;
+  std::vector<uint8_t> mask(static_cast<size_t>(ow) * static_cast<size_t>(oh));
+  GdalMessages messages;
+  const CPLErr result = dataset_->GetRasterBand(band)->GetMaskBand()->RasterIO(
+      GF_Read, w.x, w.y, w.width, w.height, mask.data(), ow, oh, GDT_Byte, 0, 0, nullptr);
+  if (result != CE_None)
+    throw Error(fmt::format("The mask of “{}” is damaged near row {}; copy it again from its source.",
+                            path_.string(), w.y + w.height));
+  for (size_t i = 0; i < mask.size(); ++i)
+    if (mask[i] == 0) out[i] = empty;
+}
+
 void RasterFile::read(int band, Window w, float* out, int ow, int oh) const {
   read(band, w, conversion(band), out, ow, oh);
 }
@@ -167,14 +183,15 @@ void RasterFile::read(int band, Window w, const Conversion& c, float* out, int o
   if (fitsFloat(type)) {
     rawRead(band, w, out, ow, oh, GDT_Float32);
     const bool whole = type != NumberType::Float32;
-    if (plain && !c.nodata && whole) return;
     const auto nodata = static_cast<float>(c.nodata.value_or(0));
-    for (size_t i = 0; i < n; ++i) out[i] = convert(out[i], nodata);
+    if (!plain || c.nodata || !whole)
+      for (size_t i = 0; i < n; ++i) out[i] = convert(out[i], nodata);
   } else {
     std::vector<double> wide(n);
     rawRead(band, w, wide.data(), ow, oh, GDT_Float64);
     for (size_t i = 0; i < n; ++i) out[i] = convert(wide[i], c.nodata.value_or(0));
   }
+  setMasked(band, w, ow, oh, kNan, out);
 }
 
 void RasterFile::readWide(int band, Window w, double* out) const {
@@ -184,6 +201,7 @@ void RasterFile::readWide(int band, Window w, double* out) const {
     const double v = c.nodata && out[i] == *c.nodata ? NAN : out[i] * c.scale + c.offset;
     out[i] = std::isfinite(v) ? v : NAN;
   }
+  setMasked(band, w, w.width, w.height, static_cast<double>(NAN), out);
 }
 
 void RasterFile::readCodes(int band, Window w, uint16_t* out, int ow, int oh) const {
@@ -198,7 +216,7 @@ void RasterFile::readCodes(int band, Window w, uint16_t* out, int ow, int oh) co
     if (f.nodata && *f.nodata != 0)
       for (size_t i = 0; i < n; ++i)
         if (out[i] == *f.nodata) out[i] = 0;
-    return;
+    return setMasked(band, w, ow, oh, uint16_t{0}, out);
   }
   std::vector<double> wide(n);
   rawRead(band, w, wide.data(), ow, oh, GDT_Float64);
@@ -212,6 +230,7 @@ void RasterFile::readCodes(int band, Window w, uint16_t* out, int ow, int oh) co
                               path_.string(), v));
     out[i] = static_cast<uint16_t>(v);
   }
+  setMasked(band, w, ow, oh, uint16_t{0}, out);
 }
 
 }  // namespace zp

@@ -24,10 +24,12 @@ struct BandFacts {
   std::map<std::string, std::string> metadata;
   std::vector<std::string> categories;        // class names by code, where the file has them
   std::map<int, std::array<int, 3>> colours;  // colour table, where the file has one
+  bool alpha = false;   // it says how opaque the other bands are
+  bool masked = false;  // a mask or alpha band says where it has no data
 };
 
-/// A raster opened for reading. Values come as float32 with NaN for no data; integers up to 16 bit
-/// are exact. Not to be shared between threads; open one a thread.
+/// A raster opened for reading. Values come as float32 with NaN for no data (its value, or where a
+/// mask or alpha band is 0); integers up to 16 bit are exact. Not to be shared between threads; open one a thread.
 class RasterFile {
  public:
   /// Error (one sentence): missing, not a raster, no bands, damaged at its end.
@@ -65,6 +67,8 @@ class RasterFile {
 
  private:
   void rawRead(int band, Window w, void* out, int ow, int oh, int gdalType) const;
+  template <class T>
+  void setMasked(int band, Window w, int ow, int oh, T empty, T* out) const;
 
   std::filesystem::path path_;
   std::unique_ptr<GDALDataset, void (*)(GDALDataset*)> dataset_;

@@ -2,6 +2,7 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
 #include <limits>
 #include <optional>
 
@@ -9,26 +10,113 @@
 #include "grid/block_pipeline.h"
 #include "grid/raster_writer.h"
 #include "outline/scanline.h"
-#include "scene/band_reader.h"
 
 namespace zp {
 namespace {
 
-struct IndexBlock {
-  BandBlock bands;
-  std::vector<float> result;
-  Statistics statistics;
-};
-
-RasterSpec indexSpec(const Scene& scene, const std::string& name, const Formula& formula) {
+RasterSpec indexSpec(const Grid& grid, const std::string& name, const Formula& formula) {
   RasterSpec spec;
-  spec.grid = scene.grid;
+  spec.grid = grid;
   spec.nodata = kNoDataOut;
   spec.bands.resize(1);
   spec.bands[0].name = name;
   spec.metadata["kind"] = "index";
   spec.metadata["formula"] = formula.text;
   return spec;
+}
+
+Window widened(Window w, int by, const Grid& grid) {
+  const int left = std::max(0, w.x - by), top = std::max(0, w.y - by);
+  return {left, top, std::min(grid.width, w.x + w.width + by) - left,
+          std::min(grid.height, w.y + w.height + by) - top};
+}
+
+/// The part of a picture that starts at (left, top).
+std::vector<float> cut(const std::vector<float>& from, int fromWidth, int left, int top, int width,
+                       int height) {
+  std::vector<float> out;
+  out.reserve(static_cast<size_t>(width) * static_cast<size_t>(height));
+  for (int y = 0; y < height; ++y) {
+    const auto row = from.begin() + static_cast<std::ptrdiff_t>(top + y) * fromWidth + left;
+    out.insert(out.end(), row, row + width);
+  }
+  return out;
+}
+
+std::vector<std::string> namesIn(const std::vector<Formula>& formulas) {
+  std::vector<std::string> all;
+  for (const auto& f : formulas)
+    for (const auto& v : f.variables)
+      if (std::find(all.begin(), all.end(), v) == all.end()) all.push_back(v);
+  return all;
+}
+
+}  // namespace
+
+FormulaReader::FormulaReader(const Scope& scope, std::vector<Formula> formulas)
+    : formulas_(std::move(formulas)),
+      names_(namesIn(formulas_)),
+      reader_(scope.grid, scope.sources(names_)) {
+  for (const auto& f : formulas_) {
+    halo_ = std::max(halo_, f.halo());
+    planes_.emplace_back();
+    for (const auto& v : f.variables)
+      planes_.back().push_back(
+          static_cast<size_t>(std::find(names_.begin(), names_.end(), v) - names_.begin()));
+  }
+}
+
+std::vector<Window> FormulaReader::windows() const {
+  return reader_.windows();
+}
+
+void FormulaReader::read(Window w, Block& block) const {
+  block.window = w;
+  block.wider = widened(w, halo_, reader_.grid());
+  reader_.readReduced(block.wider, block.wider.width, block.wider.height, block.bands);
+}
+
+void FormulaReader::compute(Block& b) const {
+  const size_t n = b.wider.pixels();
+  b.values.resize(formulas_.size());
+  for (size_t i = 0; i < formulas_.size(); ++i) {
+    std::vector<const float*> planes;
+    for (size_t p : planes_[i]) planes.push_back(b.bands.data() + p * n);
+    std::vector<float> values(n);
+    if (formulas_[i].windows.empty())
+      evaluateFormula(formulas_[i], planes, n, values.data());
+    else
+      evaluateFormula(formulas_[i], planes, b.wider.width, b.wider.height, values.data());
+    b.values[i] = halo_ == 0 ? std::move(values)
+                             : cut(values, b.wider.width, b.window.x - b.wider.x,
+                                   b.window.y - b.wider.y, b.window.width, b.window.height);
+  }
+  b.bands = {};
+}
+
+std::vector<std::vector<float>> FormulaReader::reduced(Window w, int width, int height) const {
+  const double scale = static_cast<double>(width) / w.width;
+  const Window wider = widened(w, halo_, reader_.grid());
+  const auto shrunk = [&](int pixels) { return static_cast<int>(pixels * scale + 0.5); };
+  const int left = shrunk(w.x - wider.x), top = shrunk(w.y - wider.y);
+  const int wide = std::max(left + width, shrunk(wider.width)),
+            high = std::max(top + height, shrunk(wider.height));
+  std::vector<float> bands;
+  if (halo_ == 0)
+    reader_.readReduced(w, width, height, bands);
+  else
+    reader_.readReduced(wider, wide, high, bands);
+  const int bw = halo_ == 0 ? width : wide, bh = halo_ == 0 ? height : high;
+  const size_t n = static_cast<size_t>(bw) * static_cast<size_t>(bh);
+  std::vector<std::vector<float>> all;
+  for (size_t i = 0; i < formulas_.size(); ++i) {
+    std::vector<const float*> planes;
+    for (size_t p : planes_[i]) planes.push_back(bands.data() + p * n);
+    std::vector<float> values(n);
+    evaluateFormula(formulas_[i], planes, bw, bh, values.data(), std::min(1.0, scale));
+    all.push_back(halo_ == 0 ? std::move(values) : cut(values, bw, left, top, width, height));
+  }
+  return all;
 }
 
 void keepInside(const InsideMask& inside, Window w, std::vector<float>& values) {
@@ -38,55 +126,46 @@ void keepInside(const InsideMask& inside, Window w, std::vector<float>& values) 
     if (mask[i] == 0) values[i] = std::numeric_limits<float>::quiet_NaN();
 }
 
-}  // namespace
-
-std::vector<size_t> bandsOf(const Formula& formula, const Scene& scene) {
-  std::vector<size_t> bands;
-  for (const auto& role : formula.variables) {
-    const int b = scene.bandOf(role);
-    if (b < 0)
+Statistics computeIndex(const Scope& scope, const Formula& formula, const std::string& name,
+                        const std::filesystem::path& temporary, const Layer* inside,
+                        const Progress& progress) {
+  struct Block : FormulaReader::Block {
+    Statistics statistics;
+  };
+  const FormulaReader reader(scope, {formula});
+  std::optional<InsideMask> mask;
+  if (inside != nullptr) {
+    mask.emplace(inside->shapes, scope.grid);
+    if (!mask->any())
       throw Error(
-          fmt::format("“{}” has no {} band; give a band that role first.", scene.name, role));
-    bands.push_back(static_cast<size_t>(b));
+          fmt::format("“{}” lies outside the scene; choose another outline.", inside->name));
   }
-  if (bands.empty()) bands.push_back(0);  // a formula of numbers alone still needs a grid
-  return bands;
+  RasterWriter writer(temporary, indexSpec(scope.grid, name, formula));
+  Statistics total;
+  runBlocks<Block>(
+      reader.windows(), progress,
+      [&](Window w) {
+        auto b = std::make_shared<Block>();
+        reader.read(w, *b);
+        return b;
+      },
+      [&](Block& b) {
+        reader.compute(b);
+        if (mask) keepInside(*mask, b.window, b.values[0]);
+        b.statistics.add(b.values[0].data(), b.values[0].size());
+      },
+      [&](Block& b) {
+        total.merge(b.statistics);
+        writer.write(1, b.window, b.values[0]);
+      });
+  writer.finish();
+  return total;
 }
 
 Statistics computeIndex(const Scene& scene, const Formula& formula, const std::string& name,
                         const std::filesystem::path& temporary, const Layer* inside,
                         const Progress& progress) {
-  const BandReader reader(scene, bandsOf(formula, scene));
-  std::optional<InsideMask> mask;
-  if (inside != nullptr) {
-    mask.emplace(inside->shapes, scene.grid);
-    if (!mask->any())
-      throw Error(
-          fmt::format("“{}” lies outside the scene; choose another outline.", inside->name));
-  }
-  RasterWriter writer(temporary, indexSpec(scene, name, formula));
-  Statistics total;
-  runBlocks<IndexBlock>(
-      reader.windows(), progress,
-      [&](Window w) {
-        auto b = std::make_shared<IndexBlock>();
-        reader.read(w, b->bands);
-        return b;
-      },
-      [&](IndexBlock& b) {
-        const size_t n = b.bands.window.pixels();
-        b.result.resize(n);
-        evaluateFormula(formula, b.bands.pointers(), n, b.result.data());
-        b.bands.values = {};
-        if (mask) keepInside(*mask, b.bands.window, b.result);
-        b.statistics.add(b.result.data(), n);
-      },
-      [&](IndexBlock& b) {
-        total.merge(b.statistics);
-        writer.write(1, b.bands.window, b.result);
-      });
-  writer.finish();
-  return total;
+  return computeIndex(Scope(scene), formula, name, temporary, inside, progress);
 }
 
 }  // namespace zp

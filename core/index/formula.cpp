@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cctype>
 #include <cmath>
+#include <utility>
 
 #include "base/text.h"
 
@@ -13,6 +14,8 @@ namespace {
 
 constexpr size_t kLongest = 4000;
 constexpr int kDeepest = 100;
+constexpr size_t kMostWindows = 16;
+constexpr int kWidestWindow = 101;
 
 struct Token {
   enum Kind { Name, Number, Sign, End } kind;
@@ -83,6 +86,18 @@ constexpr Function kFunctions[] = {
     {"log10", FormulaOp::Log10, 1, 1}, {"exp", FormulaOp::Exp, 1, 1},
     {"ndiff", FormulaOp::NDiff, 2, 2}};
 
+constexpr std::pair<const char*, WindowFunction> kWindowFunctions[] = {
+    {"mean_in", WindowFunction::Mean},
+    {"min_in", WindowFunction::Min},
+    {"max_in", WindowFunction::Max},
+    {"spread_in", WindowFunction::Spread}};
+
+const WindowFunction* windowFunctionNamed(const std::string& name) {
+  for (const auto& [known, function] : kWindowFunctions)
+    if (name == known) return &function;
+  return nullptr;
+}
+
 const Function* functionNamed(const std::string& name) {
   for (const auto& f : kFunctions)
     if (name == f.name) return &f;
@@ -112,6 +127,7 @@ class Parser {
         fail(fmt::format("There is a sign missing before “{}”.", token_.text));
       fail(fmt::format("“{}” does not belong here; is a sign missing before it?", token_.text));
     }
+    numberWindows();
     return std::move(out_);
   }
 
@@ -255,6 +271,10 @@ class Parser {
       advance();
       return call(*f, name);
     }
+    if (const WindowFunction* f = windowFunctionNamed(name.text)) {
+      advance();
+      return window(*f, name);
+    }
     if (std::find(known_.begin(), known_.end(), name.text) == known_.end()) unknown();
     const auto& v = out_.variables;
     auto index = static_cast<int>(std::find(v.begin(), v.end(), name.text) - v.begin());
@@ -282,15 +302,59 @@ class Parser {
     if (f.most <= 2) emit(f.op, static_cast<int>(count));
   }
 
+  /// What it looks at is compiled as a program of its own, and stands as a plane in this one.
+  void window(WindowFunction function, const Token& name) {
+    expect("(", "A function is followed by its values in parentheses.");
+    FormulaWindow w;
+    w.function = function;
+    std::swap(w.steps, out_.steps);
+    std::swap(w.stack, out_.stack);
+    const int depth = std::exchange(depth_, 0);
+    expression();
+    std::swap(w.steps, out_.steps);
+    std::swap(w.stack, out_.stack);
+    depth_ = depth;
+    if (!accept(","))
+      fail(fmt::format("“{}” takes a second value: the size of its window in pixels, such as 5.",
+                       name.text));
+    w.size = static_cast<int>(token_.value);
+    if (token_.kind != Token::Number || token_.value != w.size || w.size % 2 == 0 || w.size < 3 ||
+        w.size > kWidestWindow)
+      fail(fmt::format("The size of a window is an odd whole number from 3 to {}.", kWidestWindow));
+    advance();
+    expect(")", "A closing parenthesis is missing here.");
+    out_.windows.push_back(std::move(w));
+    if (out_.windows.size() > kMostWindows)
+      throw FormulaError(name.at, name.text.size(),
+                         fmt::format("A formula looks around at most {} times; split it into "
+                                     "several.",
+                                     kMostWindows));
+    emit(FormulaOp::Band, 0, -static_cast<int>(out_.windows.size()));
+  }
+
+  /// Their planes come after those of the variables, whose number is known only now.
+  void numberWindows() {
+    const auto number = [&](std::vector<FormulaStep>& steps) {
+      for (auto& s : steps)
+        if (s.op == FormulaOp::Band && s.band < 0)
+          s.band = static_cast<int>(out_.variables.size()) - s.band - 1;
+    };
+    number(out_.steps);
+    for (auto& w : out_.windows) number(w.steps);
+  }
+
   [[noreturn]] void unknown() const {
     std::vector<std::string> names = known_;
     for (const auto& f : kFunctions) names.emplace_back(f.name);
+    for (const auto& f : kWindowFunctions) names.emplace_back(f.first);
     const std::string near = nearestName(token_.text, names);
     const std::string hint =
         near.empty() ? (known_.empty() ? " The scene has no band roles yet."
                                        : fmt::format(" The roles here are {}.", listed(known_)))
                      : fmt::format(" Did you mean “{}”?", near);
-    fail(fmt::format("“{}” is not a role of this scene.{}", token_.text, hint), near);
+    const std::string of =
+        token_.text.find('.') == std::string::npos ? "a role of this scene" : "known here";
+    fail(fmt::format("“{}” is not {}.{}", token_.text, of, hint), near);
   }
 
   Formula out_;
@@ -300,6 +364,20 @@ class Parser {
 };
 
 }  // namespace
+
+int Formula::halo() const {
+  std::vector<int> reach;
+  const auto of = [&](const std::vector<FormulaStep>& inner) {
+    int most = 0;
+    const auto planes = static_cast<int>(variables.size());
+    for (const auto& s : inner)
+      if (s.op == FormulaOp::Band && s.band >= planes)
+        most = std::max(most, reach[static_cast<size_t>(s.band - planes)]);
+    return most;
+  };
+  for (const auto& w : windows) reach.push_back(w.size / 2 + of(w.steps));
+  return of(steps);
+}
 
 Formula parseFormula(const std::string& text, const std::vector<std::string>& known) {
   if (text.size() > kLongest)
@@ -320,7 +398,8 @@ std::vector<FormulaToken> formulaTokens(const std::string& text,
     if (t.kind == Token::Name) {
       const bool isRole = std::find(known.begin(), known.end(), t.text) != known.end();
       kind = isWord(t.text)                     ? FormulaToken::Word
-             : functionNamed(t.text) != nullptr ? FormulaToken::Function
+             : functionNamed(t.text) != nullptr || windowFunctionNamed(t.text) != nullptr
+                 ? FormulaToken::Function
              : isRole                           ? FormulaToken::Name
                                                 : FormulaToken::Unknown;
     }
@@ -337,7 +416,11 @@ const std::vector<std::pair<std::string, std::string>>& formulaFunctions() {
       {"abs", "without the sign"},
       {"sqrt", "square root"},
       {"log10", "logarithm to base 10"},
-      {"exp", "e to this power"}};
+      {"exp", "e to this power"},
+      {"mean_in", "mean_in(a, 5) is the mean of the 5 x 5 pixels around"},
+      {"min_in", "the smallest in a window"},
+      {"max_in", "the largest in a window"},
+      {"spread_in", "the standard deviation in a window"}};
   return all;
 }
 

@@ -2,9 +2,11 @@
 
 #include <algorithm>
 #include <cmath>
+#include <limits>
 
 #include "grid/block_pipeline.h"
 #include "grid/raster_file.h"
+#include "outline/scanline.h"
 
 namespace zp {
 namespace {
@@ -25,6 +27,25 @@ void setRange(Histogram& h, double low, double high, size_t bins) {
   h.high = high > low ? high : low + 1;
 }
 
+Window common(const Window& a, const Window& b) {
+  const int left = std::max(a.x, b.x), top = std::max(a.y, b.y);
+  return {left, top, std::min(a.x + a.width, b.x + b.width) - left,
+          std::min(a.y + a.height, b.y + b.height) - top};
+}
+
+/// Places where the counts are higher than on both sides; of a plateau, its middle.
+std::vector<size_t> peaksOf(const std::vector<double>& v) {
+  std::vector<size_t> peaks;
+  for (size_t i = 0; i < v.size();) {
+    size_t j = i;
+    while (j + 1 < v.size() && v[j + 1] == v[i]) ++j;
+    const bool left = i == 0 || v[i - 1] < v[i], right = j + 1 == v.size() || v[j + 1] < v[i];
+    if (left && right && v[i] > 0) peaks.push_back((i + j) / 2);
+    i = j + 1;
+  }
+  return peaks;
+}
+
 }  // namespace
 
 Histogram histogramOf(const std::vector<float>& values, size_t bins, double low, double high) {
@@ -38,9 +59,19 @@ Histogram histogramOf(const std::vector<float>& values, size_t bins, double low,
 
 Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins,
                       const Progress& progress) {
+  return histogramOf(raster, band, bins, nullptr, {}, progress);
+}
+
+Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins,
+                      const Layer* inside, const Window& part, const Progress& progress) {
   const RasterFile file(raster);
-  const auto windows =
-      planWindows(file.grid(), file.blockWidth(), file.blockHeight(), size_t{4} << 20);
+  std::optional<InsideMask> mask;
+  if (inside != nullptr) mask.emplace(inside->shapes, file.grid());
+  auto windows = planWindows(file.grid(), file.blockWidth(), file.blockHeight(), size_t{4} << 20);
+  if (part.pixels() > 0) {
+    for (auto& w : windows) w = common(w, part);
+    std::erase_if(windows, [](const Window& w) { return w.width <= 0 || w.height <= 0; });
+  }
   struct Block {
     Window window;
     std::vector<float> values;
@@ -51,6 +82,10 @@ Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins
     b->window = w;
     b->values.resize(w.pixels());
     file.read(band, w, b->values.data());
+    std::vector<uint8_t> within;
+    if (mask) mask->fill(w, within);
+    for (size_t i = 0; i < within.size(); ++i)
+      if (within[i] == 0) b->values[i] = std::numeric_limits<float>::quiet_NaN();
     return b;
   };
   Histogram h;
@@ -92,6 +127,26 @@ double otsuThreshold(const Histogram& h) {
       last = i;  // an empty valley: its middle
   }
   return h.low + h.binWidth() * (static_cast<double>(first + last) / 2 + 1);
+}
+
+std::optional<double> valleyThreshold(const Histogram& h) {
+  std::vector<double> v(h.bins.begin(), h.bins.end());
+  auto peaks = peaksOf(v);
+  for (int round = 0; peaks.size() > 2 && round < 10000; ++round) {
+    auto smooth = v;
+    for (size_t i = 0; i < v.size(); ++i)
+      smooth[i] = (v[i == 0 ? 0 : i - 1] + v[i] + v[std::min(i + 1, v.size() - 1)]) / 3;
+    v = std::move(smooth);
+    peaks = peaksOf(v);
+  }
+  if (peaks.size() != 2) return {};
+  const auto from = v.begin() + static_cast<std::ptrdiff_t>(peaks[0]),
+             to = v.begin() + static_cast<std::ptrdiff_t>(peaks[1]);
+  const auto lowest = std::min_element(from, to);
+  auto last = lowest;
+  while (last + 1 < to && *(last + 1) == *lowest) ++last;  // an empty valley: its middle
+  const auto middle = (lowest - v.begin()) + (last - lowest) / 2;
+  return h.low + h.binWidth() * (static_cast<double>(middle) + 0.5);
 }
 
 }  // namespace zp

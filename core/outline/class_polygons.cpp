@@ -32,10 +32,44 @@ double areaOf(const Shape& shape, const Grid& grid, const std::vector<double>& r
   return area;
 }
 
+/// Twice the signed area of a ring, in its own units.
+double shoelace(const Ring& ring) {
+  double sum = 0;
+  for (size_t i = 0; i < ring.size(); ++i) {
+    const Place &a = ring[i], &b = ring[(i + 1) % ring.size()];
+    sum += (a.x - ring[0].x) * (b.y - ring[0].y) - (b.x - ring[0].x) * (a.y - ring[0].y);
+  }
+  return sum;
+}
+
+/// Shell less holes: rings come with the shell first.
+double extentOf(const Shape& shape) {
+  double area = 0;
+  for (size_t i = 0; i < shape.rings.size(); ++i)
+    area += (i == 0 ? 1 : -1) * std::abs(shoelace(shape.rings[i]));
+  return area;
+}
+
+/// Cuts every corner at a quarter of its edges, round by round; the new area over the old.
+double smooth(Shape& shape, int rounds) {
+  const double before = extentOf(shape);
+  for (auto& ring : shape.rings)
+    for (int r = 0; r < rounds; ++r) {
+      Ring cut;
+      for (size_t i = 0; i < ring.size(); ++i) {
+        const Place &a = ring[i], &b = ring[(i + 1) % ring.size()];
+        cut.push_back({0.75 * a.x + 0.25 * b.x, 0.75 * a.y + 0.25 * b.y});
+        cut.push_back({0.25 * a.x + 0.75 * b.x, 0.25 * a.y + 0.75 * b.y});
+      }
+      ring = std::move(cut);
+    }
+  return before > 0 ? extentOf(shape) / before : 1;
+}
+
 }  // namespace
 
 Layer classPolygons(const std::filesystem::path& map, const std::map<int, std::string>& keep,
-                    const Progress& progress) {
+                    const Progress& progress, const PolygonOptions& options) {
   const RasterFile file(map);
   if (file.grid().crs.empty())
     throw Error(
@@ -71,8 +105,10 @@ Layer classPolygons(const std::filesystem::path& map, const std::map<int, std::s
         places.push_back({ring->getX(i), ring->getY(i)});
       shape.rings.push_back(std::move(places));
     }
-    out.table.rows.push_back({std::to_string(wanted->first), wanted->second,
-                              shortest(areaOf(shape, file.grid(), rowAreas))});
+    double area = areaOf(shape, file.grid(), rowAreas);
+    if (area < options.smallest) continue;
+    if (options.smoothing > 0) area *= smooth(shape, std::min(5, options.smoothing));
+    out.table.rows.push_back({std::to_string(wanted->first), wanted->second, shortest(area)});
     out.shapes.push_back(std::move(shape));
   }
   return out;

@@ -21,9 +21,8 @@ struct Target {
 };
 
 /// Pixels of the places that lie on the raster, in the order of its blocks.
-std::vector<Target> targetsOn(const RasterFile& file, const std::vector<Place>& places,
-                              const std::string& crs) {
-  const Grid& g = file.grid();
+std::vector<Target> targetsOn(const RasterFile& file, const Grid& g,
+                              const std::vector<Place>& places, const std::string& crs) {
   if (!g.georeferenced)
     throw Error(
         fmt::format("“{}” does not say where it lies, so nothing can be read at points; give "
@@ -113,7 +112,7 @@ Readings readAt(const std::vector<Place>& places, const std::string& crs,
     if (source.band > file.bands())
       throw Error(fmt::format("“{}” has no band {}; it has {}.", source.file.string(), source.band,
                               file.bands()));
-    const auto targets = targetsOn(file, places, crs);
+    const auto targets = targetsOn(file, file.grid(), places, crs);
     const int first = source.band > 0 ? source.band : 1;
     const int last = source.band > 0 ? source.band : file.bands();
     for (int b = first; b <= last; ++b) {
@@ -130,10 +129,18 @@ Readings readAt(const std::vector<Place>& places, const std::string& crs,
 }
 
 std::vector<double> readBandAt(const std::vector<Place>& places, const std::string& crs,
-                               const SceneBand& band) {
+                               const Scene& scene, size_t number) {
+  const SceneBand& band = scene.bands.at(number);
   const RasterFile file(band.file);
   std::vector<double> out(places.size(), std::numeric_limits<double>::quiet_NaN());
-  readColumn(file, band.number, band.conversion, targetsOn(file, places, crs), out);
+  const Grid grid = file.grid().moved(scene.shift);
+  readColumn(file, band.number, band.conversion, targetsOn(file, grid, places, crs), out);
+  if (scene.mask.empty()) return out;
+  const RasterFile mask(scene.mask);
+  std::vector<double> code(places.size(), 0);
+  readColumn(mask, 1, {}, targetsOn(mask, scene.grid, places, crs), code);
+  for (size_t i = 0; i < out.size(); ++i)
+    if (code[i] != 0) out[i] = std::numeric_limits<double>::quiet_NaN();
   return out;
 }
 

@@ -32,9 +32,9 @@ struct Readings {
 Readings readAt(const std::vector<Place>& places, const std::string& crs,
                 const std::vector<ReadingSource>& sources, const Progress& progress = Progress());
 
-/// One value a place from a single band, with a scene's own conversion.
+/// One value a place from a band of a scene, with its conversion, shift and mask.
 std::vector<double> readBandAt(const std::vector<Place>& places, const std::string& crs,
-                               const SceneBand& band);
+                               const Scene& scene, size_t band);
 
 /// Appends readings to a table as text.
 void appendTo(Table& table, const Readings& readings);

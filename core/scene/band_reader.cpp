@@ -9,6 +9,26 @@
 #include "base/error.h"
 
 namespace zp {
+namespace {
+
+constexpr float kNan = std::numeric_limits<float>::quiet_NaN();
+
+std::vector<BandSource> sourcesOf(const Scene& scene, std::vector<size_t> bands) {
+  if (bands.empty()) {
+    bands.resize(scene.bands.size());
+    std::iota(bands.begin(), bands.end(), size_t{0});
+  }
+  std::vector<BandSource> sources;
+  for (size_t b : bands) sources.push_back({&scene, b});
+  return sources;
+}
+
+bool sameGridAndPlace(const RasterFile& raster, const std::filesystem::path& path,
+                      const Grid& grid, const Grid& wanted) {
+  return raster.path() == path && grid.sameAs(wanted);
+}
+
+}  // namespace
 
 std::vector<const float*> BandBlock::pointers() const {
   std::vector<const float*> p;
@@ -16,36 +36,64 @@ std::vector<const float*> BandBlock::pointers() const {
   return p;
 }
 
-BandReader::BandReader(const Scene& scene, std::vector<size_t> bands) : grid_(scene.grid) {
-  if (bands.empty()) {
-    bands.resize(scene.bands.size());
-    std::iota(bands.begin(), bands.end(), size_t{0});
-  }
-  for (size_t b : bands) {
-    const auto& band = scene.bands.at(b);
-    auto at = std::find_if(files_.begin(), files_.end(),
-                           [&](const RasterFile& f) { return f.path() == band.file; });
-    if (at == files_.end()) {
-      files_.emplace_back(band.file);
-      at = files_.end() - 1;
-      if (!at->grid().sameAs(grid_))
-        throw Error(
-            fmt::format("“{}” is not the size the scene had when it was brought in; bring "
-                        "the scene in again.",
-                        band.file.string()));
+BandReader::BandReader(const Scene& scene, std::vector<size_t> bands)
+    : BandReader(scene.grid, sourcesOf(scene, std::move(bands))) {}
+
+BandReader::BandReader(const Grid& grid, const std::vector<BandSource>& sources) : grid_(grid) {
+  for (const auto& s : sources) add(s);
+}
+
+size_t BandReader::fileOf(const std::filesystem::path& path, Place shift) {
+  for (size_t i = 0; i < files_.size(); ++i)
+    if (sameGridAndPlace(files_[i].raster, path, files_[i].grid,
+                         files_[i].raster.grid().moved(shift)))
+      return i;
+  RasterFile raster(path);
+  const Grid grid = raster.grid().moved(shift);
+  if (!canBringTogether(grid, grid_))
+    throw Error(fmt::format("“{}” lies on another grid and has no reference system, so it cannot be "
+                            "brought together with the others; give it one first.",
+                            path.string()));
+  files_.push_back({std::move(raster), grid, grid.sameAs(grid_)});
+  return files_.size() - 1;
+}
+
+void BandReader::add(const BandSource& from) {
+  const Scene& scene = *from.scene;
+  const auto& band = scene.bands.at(from.band);
+  const size_t file = fileOf(band.file, scene.shift);
+  if (band.number > files_[file].raster.bands())
+    throw Error(fmt::format("“{}” has no band {} any more; bring the scene in again.",
+                            band.file.string(), band.number));
+  if (from.band == scene.gridBand && !files_[file].grid.sameAs(scene.grid))
+    throw Error(fmt::format("“{}” is not the size the scene had when it was brought in; bring the "
+                            "scene in again.",
+                            band.file.string()));
+  int mask = -1;
+  if (!scene.mask.empty()) {
+    const auto at = std::find_if(masks_.begin(), masks_.end(), [&](const File& m) {
+      return sameGridAndPlace(m.raster, scene.mask, m.grid, scene.grid);
+    });
+    mask = static_cast<int>(at - masks_.begin());
+    if (at == masks_.end()) {
+      RasterFile raster(scene.mask);
+      if (raster.grid().width != scene.grid.width || raster.grid().height != scene.grid.height)
+        throw Error(fmt::format("The mask of “{}” is not of its size any more; make it again.",
+                                scene.name));
+      masks_.push_back({std::move(raster), scene.grid, scene.grid.sameAs(grid_)});
     }
-    if (band.number > at->bands())
-      throw Error(fmt::format("“{}” has no band {} any more; bring the scene in again.",
-                              band.file.string(), band.number));
-    sources_.push_back({static_cast<size_t>(at - files_.begin()), band.number, band.conversion});
   }
-  if (!scene.emptyMask.empty()) mask_ = std::make_unique<RasterFile>(scene.emptyMask);
+  sources_.push_back({file, band.number, band.conversion,
+                      scene.state == ValueState::ClassCodes ? Resampling::Nearest
+                                                            : Resampling::Bilinear,
+                      mask});
 }
 
 std::vector<Window> BandReader::windows(size_t bytes) const {
-  const auto& f = files_.front();
-  return planWindows(grid_, f.blockWidth(), f.blockHeight(),
-                     std::max<size_t>(1, bytes / (sizeof(float) * sources_.size())));
+  const auto at = std::find_if(files_.begin(), files_.end(), [](const File& f) { return f.same; });
+  const size_t budget = std::max<size_t>(1, bytes / (sizeof(float) * sources_.size()));
+  if (at == files_.end()) return planWindows(grid_, 256, 256, budget);
+  return planWindows(grid_, at->raster.blockWidth(), at->raster.blockHeight(), budget);
 }
 
 void BandReader::read(Window w, BandBlock& block) const {
@@ -57,16 +105,63 @@ void BandReader::read(Window w, BandBlock& block) const {
 void BandReader::readReduced(Window w, int width, int height, std::vector<float>& values) const {
   const size_t n = static_cast<size_t>(width) * static_cast<size_t>(height);
   values.resize(n * sources_.size());
+  const Grid piece = pieceOf(grid_, w, width, height);
   for (size_t i = 0; i < sources_.size(); ++i) {
     const auto& s = sources_[i];
-    files_[s.file].read(s.band, w, s.conversion, values.data() + i * n, width, height);
+    float* out = values.data() + i * n;
+    if (files_[s.file].same)
+      files_[s.file].raster.read(s.band, w, s.conversion, out, width, height);
+    else
+      bringOver(s, piece, width < w.width || height < w.height, out);
+    if (s.mask >= 0) setAside(s, w, piece, out);
   }
-  if (!mask_) return;
-  std::vector<uint16_t> empty(n);
-  mask_->readCodes(1, w, empty.data(), width, height);
-  for (size_t i = 0; i < sources_.size(); ++i)
-    for (size_t p = 0; p < n; ++p)
-      if (empty[p] == 1) values[i * n + p] = std::numeric_limits<float>::quiet_NaN();
+}
+
+void BandReader::bringOver(const Source& s, const Grid& piece, bool reduced, float* out) const {
+  const File& f = files_[s.file];
+  const PixelNet net(piece, f.grid);
+  const Window w = net.window(3);
+  if (w.width == 0 || w.height == 0) return std::fill(out, out + piece.pixels(), kNan);
+  // For looking, not more pixels are read than are shown; for computing, all of them count.
+  const double shrink = reduced ? net.reduction() : 1;
+  const int width = std::max(1, static_cast<int>(w.width / shrink)),
+            height = std::max(1, static_cast<int>(w.height / shrink));
+  std::vector<float> values(static_cast<size_t>(width) * static_cast<size_t>(height));
+  f.raster.read(s.band, w, s.conversion, values.data(), width, height);
+  const Grid from = pieceOf(f.grid, w, width, height);
+  // Masked pixels are taken out before they can be mixed with their neighbours.
+  if (s.mask >= 0 && masks_[static_cast<size_t>(s.mask)].grid.sameAs(f.grid)) {
+    std::vector<uint16_t> mask(values.size());
+    masks_[static_cast<size_t>(s.mask)].raster.readCodes(1, w, mask.data(), width, height);
+    for (size_t i = 0; i < values.size(); ++i)
+      if (mask[i] != 0) values[i] = kNan;
+  }
+  resample(values.data(), from, out, piece, s.resampling);
+}
+
+void BandReader::setAside(const Source& s, Window w, const Grid& piece, float* out) const {
+  const File& m = masks_[static_cast<size_t>(s.mask)];
+  std::vector<uint16_t> mask(piece.pixels());
+  if (m.same) {
+    m.raster.readCodes(1, w, mask.data(), piece.width, piece.height);
+  } else {
+    const PixelNet net(piece, m.grid);
+    const Window under = net.window(1);
+    if (under.width == 0 || under.height == 0) return;
+    std::vector<uint16_t> codes(under.pixels());
+    m.raster.readCodes(1, under, codes.data());
+    for (int y = 0; y < piece.height; ++y)
+      for (int x = 0; x < piece.width; ++x) {
+        const Place p = net.at(x, y);
+        const double c = std::floor(p.x) - under.x, r = std::floor(p.y) - under.y;
+        if (c >= 0 && r >= 0 && c < under.width && r < under.height)
+          mask[static_cast<size_t>(y) * static_cast<size_t>(piece.width) + static_cast<size_t>(x)] =
+              codes[static_cast<size_t>(r) * static_cast<size_t>(under.width) +
+                    static_cast<size_t>(c)];
+      }
+  }
+  for (size_t i = 0; i < mask.size(); ++i)
+    if (mask[i] != 0) out[i] = kNan;
 }
 
 }  // namespace zp

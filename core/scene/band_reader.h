@@ -2,6 +2,7 @@
 #include <memory>
 #include <vector>
 
+#include "grid/regrid.h"
 #include "scene/scene.h"
 
 namespace zp {
@@ -15,15 +16,27 @@ struct BandBlock {
   std::vector<const float*> pointers() const;
 };
 
-/// Reads chosen bands of one scene together. Values are stored × scale + offset; pixels that are
-/// no data or masked as empty are NaN. Not to be shared between threads.
+/// One band of one scene.
+struct BandSource {
+  const Scene* scene = nullptr;
+  size_t band = 0;
+};
+
+/// Reads bands of one or several scenes together, on one grid. Values are stored × scale + offset;
+/// pixels that are no data or set aside by the scene's mask are NaN. What lies on another grid or in
+/// another reference system is brought over as it is read: codes by the nearest pixel, the rest
+/// bilinearly. Not to be shared between threads.
 class BandReader {
  public:
-  /// `bands`: indices into scene.bands; all when empty.
+  /// On the scene's own grid. `bands`: indices into scene.bands; all when empty.
   BandReader(const Scene& scene, std::vector<size_t> bands);
+  /// On any grid. Error when a band cannot be brought onto it.
+  BandReader(const Grid& grid, const std::vector<BandSource>& sources);
 
   const Grid& grid() const { return grid_; }
   size_t bands() const { return sources_.size(); }
+  /// Whether a band is brought over from another grid.
+  bool broughtOver(size_t i) const { return !files_[sources_[i].file].same; }
   /// Windows that suit the files, each of at most `bytes` of values in all bands together.
   std::vector<Window> windows(size_t bytes = size_t{24} << 20) const;
   void read(Window window, BandBlock& block) const;
@@ -31,15 +44,27 @@ class BandReader {
   void readReduced(Window window, int width, int height, std::vector<float>& values) const;
 
  private:
+  struct File {
+    RasterFile raster;
+    Grid grid;  // with the scene's shift
+    bool same;  // as the reader's
+  };
   struct Source {
     size_t file;
     int band;
     RasterFile::Conversion conversion;
+    Resampling resampling;
+    int mask;  // −1: none
   };
+  void add(const BandSource& source);
+  size_t fileOf(const std::filesystem::path& path, Place shift);
+  void bringOver(const Source& source, const Grid& piece, bool reduced, float* out) const;
+  void setAside(const Source& source, Window w, const Grid& piece, float* out) const;
+
   Grid grid_;
-  std::vector<RasterFile> files_;
+  std::vector<File> files_;
   std::vector<Source> sources_;
-  std::unique_ptr<RasterFile> mask_;
+  std::vector<File> masks_;
 };
 
 }  // namespace zp

@@ -3,10 +3,13 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <cmath>
 #include <regex>
 
 #include "base/error.h"
 #include "base/text.h"
+#include "grid/regrid.h"
+#include "outline/shape_json.h"
 #include "scene/sensor.h"
 #include "scene/stac_item.h"
 
@@ -25,7 +28,9 @@ constexpr StateWords kStates[] = {
     {ValueState::TopOfAtmosphere, "top-of-atmosphere", "top-of-atmosphere reflectance"},
     {ValueState::SurfaceReflectance, "surface-reflectance", "surface reflectance"},
     {ValueState::BackscatterPower, "backscatter-power", "backscatter, power"},
-    {ValueState::BackscatterDecibels, "backscatter-decibels", "backscatter, decibels"}};
+    {ValueState::BackscatterDecibels, "backscatter-decibels", "backscatter, decibels"},
+    {ValueState::Quantity, "quantity", "a quantity"},
+    {ValueState::ClassCodes, "class-codes", "class codes"}};
 
 bool looksLikeRaster(const fs::path& file) {
   static const std::vector<std::string> endings{".tif", ".tiff", ".jp2",  ".vrt",
@@ -60,29 +65,50 @@ std::string roleIn(const std::string& bandName) {
   return std::find(known.begin(), known.end(), tail) != known.end() ? tail : "";
 }
 
+/// The size of a pixel of one grid against that of another.
+double squareUnits(const Grid& a, const Grid& b) {
+  if (a.sameAs(b)) return 1;
+  const PixelNet quarters(pieceOf(a, {a.width / 2, a.height / 2, 1, 1}, 2, 2), b);
+  const Place p = quarters.at(0, 0), across = quarters.at(1, 0), down = quarters.at(0, 1);
+  return 4 * std::abs((across.x - p.x) * (down.y - p.y) - (across.y - p.y) * (down.x - p.x));
+}
+
 void appendBands(Scene& scene, const fs::path& path, bool oneOfMany) {
   const RasterFile file(path);
-  if (scene.bands.empty()) {
-    scene.grid = file.grid();
-  } else if (!scene.grid.sameAs(file.grid())) {
+  if (!scene.bands.empty() && !canBringTogether(scene.grid, file.grid())) {
     const auto& g = file.grid();
     throw Error(fmt::format(
         "“{}” is {} x {} pixels, but the bands before it are {} x {} or lie "
-        "elsewhere; bring in bands of one grid together.",
+        "elsewhere, and without a reference system they cannot be brought together.",
         path.filename().string(), g.width, g.height, scene.grid.width, scene.grid.height));
   }
+  const bool finer = !scene.bands.empty() && squareUnits(file.grid(), scene.grid) < 0.999;
+  if (scene.bands.empty() || finer) {
+    scene.grid = file.grid();
+    scene.gridBand = scene.bands.size();
+  }
   for (int b = 1; b <= file.bands(); ++b) {
+    if (file.facts(b).alpha && file.bands() > 1) continue;
     SceneBand band;
     band.file = path;
     band.number = b;
-    const bool named = file.facts(b).name.rfind("band ", 0) != 0;
-    band.name = oneOfMany && !named ? path.stem().string() : file.facts(b).name;
-    band.role = roleIn(band.name);
+    const auto& facts = file.facts(b);
+    const bool named = facts.name.rfind("band ", 0) != 0;
+    band.name = oneOfMany && !named ? path.stem().string() : facts.name;
+    // A scene we made says itself what its bands are.
+    if (const auto role = facts.metadata.find("role"); role != facts.metadata.end())
+      band.role = roleIn(role->second);
+    if (const auto w = facts.metadata.find("wavelength"); w != facts.metadata.end())
+      band.wavelength = parseNumber(w->second).value_or(0);
+    if (band.role.empty()) band.role = roleIn(band.name);
     if (band.role.empty() && oneOfMany && file.bands() == 1)
       band.role = roleIn(path.stem().string());
     band.conversion = file.conversion(b);
     scene.bands.push_back(std::move(band));
   }
+  const auto facts = file.metadata();
+  if (const auto v = facts.find("values"); v != facts.end()) scene.state = valueStateFrom(v->second);
+  if (const auto v = facts.find("date"); v != facts.end()) scene.date = v->second;
 }
 
 void keepFirstOfEachRole(Scene& scene) {
@@ -153,6 +179,17 @@ int Scene::bandOf(const std::string& role) const {
   return -1;
 }
 
+std::vector<size_t> Scene::bandsOnOtherGrids() const {
+  std::vector<size_t> others;
+  std::map<fs::path, bool> same;  // by file
+  for (size_t i = 0; i < bands.size(); ++i) {
+    const auto& file = bands[i].file;
+    if (!same.count(file)) same[file] = RasterFile(file).grid().moved(shift).sameAs(grid);
+    if (!same[file]) others.push_back(i);
+  }
+  return others;
+}
+
 std::vector<std::string> Scene::roles() const {
   std::vector<std::string> all;
   for (const auto& b : bands)
@@ -188,6 +225,15 @@ Scene openScene(const std::vector<fs::path>& files, const SceneOptions& options)
   return scene;
 }
 
+Scene layerScene(const fs::path& file, const std::string& name, ValueState state) {
+  Scene scene = openScene(std::vector<fs::path>{file});
+  scene.bands.resize(1);
+  scene.bands[0].role.clear();
+  scene.name = name;
+  scene.state = state;
+  return scene;
+}
+
 void setRoles(Scene& scene, const std::map<std::string, int>& roles) {
   for (const auto& [role, number] : roles) {
     requireRole(role);
@@ -209,6 +255,44 @@ std::string dateIn(const std::string& name) {
   if (!std::regex_search(name, m, pattern)) return "";
   return m.str(1) + "-" + m.str(2) + "-" + m.str(3);
 }
+
+namespace {
+
+Json recipeJson(const MaskRecipe& r) {
+  Json drawn = Json::array(), grown = Json::array();
+  for (const auto& shape : r.drawn) drawn.push_back(shapeJson(shape));
+  for (const auto& seed : r.grown)
+    grown.push_back({{"x", seed.place.x}, {"y", seed.place.y}, {"tolerance", seed.tolerance}});
+  return {{"edge", r.edge},   {"bits", r.bits},   {"values", r.values},
+          {"drawn", drawn},   {"grown", grown},   {"widen", r.widen}};
+}
+
+MaskRecipe recipeFrom(const Json& j) {
+  MaskRecipe r;
+  r.edge = j.value("edge", false);
+  r.bits = j.value("bits", std::vector<int>());
+  r.values = j.value("values", std::vector<int>());
+  r.widen = std::clamp(j.value("widen", 0), 0, kMostWidening);
+  if (j.contains("drawn"))
+    for (const auto& shape : j["drawn"]) r.drawn.push_back(shapeFrom(shape));
+  if (j.contains("grown"))
+    for (const auto& s : j["grown"])
+      r.grown.push_back({{s.at("x"), s.at("y")}, s.at("tolerance").get<double>()});
+  return r;
+}
+
+QualityBand qualityFrom(const Json& j, const fs::path& base) {
+  QualityBand q;
+  q.file = base / j.at("file").get<std::string>();
+  q.number = j.value("number", 1);
+  if (j.contains("flags"))
+    for (const auto& f : j["flags"])
+      q.flags.push_back({f.at("name"), f.contains("bit"), f.contains("bit") ? f["bit"] : f.at("value"),
+                         f.value("set_aside", true)});
+  return q;
+}
+
+}  // namespace
 
 Json toJson(const Scene& scene, const fs::path& base) {
   const auto relative = [&](const fs::path& file) {
@@ -233,7 +317,22 @@ Json toJson(const Scene& scene, const fs::path& base) {
                {"date", scene.date},
                {"values", idOf(scene.state)},
                {"bands", std::move(bands)}};
-  if (!scene.emptyMask.empty()) json["empty_mask"] = relative(scene.emptyMask);
+  if (scene.gridBand != 0) json["grid_band"] = scene.gridBand;
+  if (scene.shift != Place{}) json["shift"] = {scene.shift.x, scene.shift.y};
+  if (!scene.mask.empty()) {
+    json["mask"] = recipeJson(scene.maskRecipe);
+    json["mask"]["file"] = relative(scene.mask);
+  }
+  if (!scene.quality.file.empty()) {
+    Json flags = Json::array();
+    for (const auto& f : scene.quality.flags)
+      flags.push_back({{"name", f.name}, {f.bit ? "bit" : "value", f.at}, {"set_aside", f.setAside}});
+    json["quality"] = {{"file", relative(scene.quality.file)},
+                       {"number", scene.quality.number},
+                       {"flags", flags}};
+  }
+  if (!scene.pass.empty()) json["pass"] = scene.pass;
+  if (scene.incidence > 0) json["incidence"] = scene.incidence;
   return json;
 }
 
@@ -256,9 +355,22 @@ Scene sceneFrom(const Json& json, const fs::path& base) {
       band.conversion.nodata = b["nodata"].get<double>();
     scene.bands.push_back(std::move(band));
   }
-  if (json.contains("empty_mask")) scene.emptyMask = base / json["empty_mask"].get<std::string>();
+  if (json.contains("empty_mask")) {  // as the first version wrote it
+    scene.mask = base / json["empty_mask"].get<std::string>();
+    scene.maskRecipe.edge = true;
+  }
+  if (json.contains("mask")) {
+    scene.mask = base / json["mask"].at("file").get<std::string>();
+    scene.maskRecipe = recipeFrom(json["mask"]);
+  }
+  if (json.contains("quality")) scene.quality = qualityFrom(json["quality"], base);
+  if (json.contains("shift"))
+    scene.shift = {json["shift"].at(0).get<double>(), json["shift"].at(1).get<double>()};
+  scene.pass = json.value("pass", "");
+  scene.incidence = json.value("incidence", 0.0);
   if (scene.bands.empty()) throw Error(fmt::format("The scene “{}” has no bands.", scene.name));
-  scene.grid = RasterFile(scene.bands[0].file).grid();
+  scene.gridBand = std::min(json.value("grid_band", size_t{0}), scene.bands.size() - 1);
+  scene.grid = RasterFile(scene.bands[scene.gridBand].file).grid().moved(scene.shift);
   return scene;
 }
 

@@ -7,6 +7,7 @@
 
 #include "base/json.h"
 #include "grid/raster_file.h"
+#include "outline/layer.h"
 
 namespace zp {
 
@@ -17,7 +18,9 @@ enum class ValueState {
   TopOfAtmosphere,
   SurfaceReflectance,
   BackscatterPower,
-  BackscatterDecibels
+  BackscatterDecibels,
+  Quantity,   // a measured or modelled quantity, with its unit
+  ClassCodes  // of a class map
 };
 std::string idOf(ValueState s);     // "surface-reflectance"
 std::string titleOf(ValueState s);  // "surface reflectance"
@@ -40,7 +43,41 @@ struct SceneBand {
   RasterFile::Conversion conversion;
 };
 
-/// What one sensor saw on one date: bands on one grid.
+/// One thing a quality band flags: a bit of its numbers (from 0), or a whole number.
+struct QualityFlag {
+  std::string name;  // "cloud"
+  bool bit = true;
+  int at = 0;
+  bool setAside = true;  // unless one says otherwise
+};
+
+/// A band that says of every pixel what is wrong with it.
+struct QualityBand {
+  std::filesystem::path file;  // "" when the scene has none
+  int number = 1;
+  std::vector<QualityFlag> flags;
+};
+
+inline constexpr int kMostWidening = 200;  // pixels
+
+/// How a mask is made; each part may be missing.
+struct MaskRecipe {
+  bool edge = false;                // the edge of zeros
+  std::vector<int> bits, values;    // of the quality band
+  std::vector<Shape> drawn;         // in the scene's system
+  struct Seed {
+    Place place;           // in the scene's system
+    double tolerance = 0;  // in the scene's values
+  };
+  std::vector<Seed> grown;  // what is like the seed's pixel in every band, and connected with it
+  int widen = 0;            // all but the edge, by so many pixels
+  bool none() const {
+    return !edge && bits.empty() && values.empty() && drawn.empty() && grown.empty();
+  }
+};
+
+/// What one sensor saw on one date: bands on one grid. Bands of other files may lie on another; they
+/// are brought onto the scene's as they are read.
 struct Scene {
   std::string name;
   std::string sensor;  // id of a preset, or ""
@@ -48,9 +85,18 @@ struct Scene {
   ValueState state = ValueState::Unknown;
   Grid grid;
   std::vector<SceneBand> bands;
-  std::filesystem::path emptyMask;  // Byte raster, 1 = empty; "" when there is none
+  size_t gridBand = 0;         // whose grid is the scene's
+  Place shift;                 // a correction of where it lies, in the units of its system
+  std::filesystem::path mask;  // Byte raster of MaskCode; "" when nothing is set aside
+  MaskRecipe maskRecipe;       // that it was made by
+  QualityBand quality;
+  // Facts of a radar scene; "" and 0 when not known.
+  std::string pass;  // "ascending" or "descending"
+  double incidence = 0;  // degrees from the vertical, at the middle
 
   bool isRadar() const;
+  /// Bands on another grid than the scene's.
+  std::vector<size_t> bandsOnOtherGrids() const;
   /// Index of the band with a role, or -1.
   int bandOf(const std::string& role) const;
   std::vector<std::string> roles() const;
@@ -63,10 +109,14 @@ struct SceneOptions {
 };
 
 /// Opens a raster file, several (each adds its bands), a folder of one-band rasters (bands in
-/// natural order of the file names) or a STAC item. Error: not readable, no rasters, bands of
-/// different size or place, an unknown sensor or role, a preset that does not fit.
+/// natural order of the file names) or a STAC item. The scene's grid is the finest of its bands'.
+/// Error: not readable, no rasters, bands that cannot be brought onto one grid, an unknown sensor or
+/// role, a preset that does not fit.
 Scene openScene(const std::filesystem::path& path, const SceneOptions& options = {});
 Scene openScene(const std::vector<std::filesystem::path>& files, const SceneOptions& options = {});
+
+/// A raster that is one layer under a name of its own: a product, a quantity, a class map.
+Scene layerScene(const std::filesystem::path& file, const std::string& name, ValueState state);
 
 /// Gives bands their roles; Error for an unknown role (with the nearest) or band number.
 void setRoles(Scene& scene, const std::map<std::string, int>& roles);

@@ -3,11 +3,13 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <map>
 
 #include "base/error.h"
 #include "base/text.h"
 #include "grid/crs.h"
 #include "grid/gdal_start.h"
+#include "scene/quality.h"
 
 namespace fs = std::filesystem;
 
@@ -43,6 +45,45 @@ void describe(SceneBand& band, const Json& asset, size_t i) {
   }
 }
 
+bool isQuality(const Json& asset) {
+  return asset.contains("classification:bitfields") || asset.contains("classification:classes");
+}
+
+QualityBand qualityFrom(const Json& asset, const fs::path& file) {
+  QualityBand q;
+  q.file = file;
+  if (asset.contains("classification:bitfields"))
+    for (const auto& f : asset["classification:bitfields"])
+      if (f.value("length", 1) == 1) q.flags.push_back({f.at("name"), true, f.at("offset")});
+  if (asset.contains("classification:classes"))
+    for (const auto& c : asset["classification:classes"]) {
+      const std::string name = c.contains("name") ? c["name"] : c.at("description");
+      q.flags.push_back({name, false, c.at("value"), isFlaw(name)});
+    }
+  return q;
+}
+
+Json qualityAsset(const QualityBand& q, const std::string& href) {
+  Json fields = Json::array(), classes = Json::array();
+  for (const auto& f : q.flags) {
+    const Json yes = {{"value", f.bit ? 1 : f.at}, {"name", f.name}, {"description", f.name}};
+    if (f.bit)
+      fields.push_back({{"name", f.name},
+                        {"offset", f.at},
+                        {"length", 1},
+                        {"classes", {{{"value", 0}, {"name", "not-" + f.name},
+                                      {"description", "no " + f.name}}, yes}}});
+    else
+      classes.push_back(yes);
+  }
+  Json asset = {{"href", href},
+                {"type", "image/tiff; application=geotiff"},
+                {"roles", Json::array({"cloud"})}};
+  if (!fields.empty()) asset["classification:bitfields"] = fields;
+  if (!classes.empty()) asset["classification:classes"] = classes;
+  return asset;
+}
+
 }  // namespace
 
 Scene openStacItem(const fs::path& item) {
@@ -51,29 +92,34 @@ Scene openStacItem(const fs::path& item) {
       !json["assets"].is_object())
     throw Error(fmt::format("“{}” is not a STAC item; choose one with “assets”.", item.string()));
   Scene scene;
-  scene.name = json.value("id", item.stem().string());
   try {
+    std::vector<fs::path> files;
+    std::map<fs::path, const Json*> assetOf;
+    QualityBand quality;
+    for (const auto& [key, asset] : json["assets"].items()) {
+      const bool flags = isQuality(asset);
+      if (!isData(asset) && !flags) continue;
+      const auto href = asset.at("href").get<std::string>();
+      requireLocalPath(href);
+      const fs::path file = item.parent_path() / href;
+      if (flags) {
+        quality = qualityFrom(asset, file);
+      } else if (assetOf.emplace(file, &asset).second) {
+        files.push_back(file);
+      }
+    }
+    if (!files.empty()) scene = openScene(files);
+    for (auto& band : scene.bands)
+      describe(band, *assetOf.at(band.file), static_cast<size_t>(band.number - 1));
+    scene.quality = quality;
+    scene.name = json.value("id", item.stem().string());
     const Json properties = json.value("properties", Json::object());
     if (properties.contains("datetime") && properties["datetime"].is_string())
       scene.date = properties["datetime"].get<std::string>().substr(0, 10);
     scene.sensor = properties.value("constellation", "");
     scene.state = valueStateFrom(properties.value("zany:values", "unknown"));
-    std::vector<fs::path> files;
-    for (const auto& [key, asset] : json["assets"].items()) {
-      if (!isData(asset)) continue;
-      const auto href = asset.at("href").get<std::string>();
-      requireLocalPath(href);
-      const fs::path file = item.parent_path() / href;
-      const Scene part = openScene(std::vector<fs::path>{file});
-      if (scene.bands.empty()) scene.grid = part.grid;
-      if (!scene.grid.sameAs(part.grid))
-        throw Error(fmt::format("The bands of “{}” differ in size or place; use bands of one grid.",
-                                item.string()));
-      for (size_t i = 0; i < part.bands.size(); ++i) {
-        scene.bands.push_back(part.bands[i]);
-        describe(scene.bands.back(), asset, i);
-      }
-    }
+    scene.pass = properties.value("sat:orbit_state", "");
+    scene.incidence = properties.value("view:incidence_angle", 0.0);
   } catch (const Json::exception&) {
     throw Error(
         fmt::format("The assets of the STAC item “{}” are not as the standard says; check "
@@ -105,6 +151,15 @@ Json stacItem(const Scene& scene, const fs::path& item) {
     assets[key]["eo:bands"].push_back(eo);
     assets[key]["raster:bands"].push_back(raster);
   }
+  if (!scene.quality.file.empty())
+    assets["quality"] = qualityAsset(
+        scene.quality, fs::relative(scene.quality.file, item.parent_path()).generic_string());
+  Json properties = {{"datetime", nullptr},
+                     {"constellation", scene.sensor},
+                     {"zany:values", idOf(scene.state)}};
+  if (!scene.date.empty()) properties["datetime"] = scene.date.substr(0, 10) + "T10:40:00Z";
+  if (!scene.pass.empty()) properties["sat:orbit_state"] = scene.pass;
+  if (scene.incidence > 0) properties["view:incidence_angle"] = scene.incidence;
   Json bbox = nullptr, geometry = nullptr;
   if (!scene.grid.crs.empty()) {
     const CrsChange change(scene.grid.crs, crsFrom("EPSG:4326"));
@@ -124,14 +179,12 @@ Json stacItem(const Scene& scene, const fs::path& item) {
           {"stac_version", "1.0.0"},
           {"stac_extensions",
            {"https://stac-extensions.github.io/eo/v1.1.0/schema.json",
-            "https://stac-extensions.github.io/raster/v1.1.0/schema.json"}},
+            "https://stac-extensions.github.io/raster/v1.1.0/schema.json",
+            "https://stac-extensions.github.io/classification/v1.1.0/schema.json"}},
           {"id", scene.name},
           {"geometry", geometry},
           {"bbox", bbox},
-          {"properties",
-           {{"datetime", scene.date + "T10:40:00Z"},
-            {"constellation", scene.sensor},
-            {"zany:values", idOf(scene.state)}}},
+          {"properties", properties},
           {"links", Json::array()},
           {"assets", assets}};
 }

@@ -176,9 +176,9 @@ Product makeReadings(const Study& study, const Json& step, const Progress& progr
   for (size_t i = 0; i < from.size(); ++i) {
     making.uses(study, from[i]);
     if (const auto* s = study.scene(from[i])) {
-      for (const auto& band : s->scene.bands) {
-        readings.columns.push_back(s->scene.name + " " + band.name);
-        readings.values.push_back(readBandAt(places, layer.crs, band));
+      for (size_t b = 0; b < s->scene.bands.size(); ++b) {
+        readings.columns.push_back(s->scene.name + " " + s->scene.bands[b].name);
+        readings.values.push_back(readBandAt(places, layer.crs, s->scene, b));
       }
     } else {
       const auto& p = needProduct(study, from[i]);

@@ -12,6 +12,7 @@
 #include "base/error.h"
 #include "base/outputs.h"
 #include "base/text.h"
+#include "outline/shape_json.h"
 
 namespace fs = std::filesystem;
 
@@ -106,27 +107,6 @@ Product productFrom(const Json& j, const fs::path& base) {
     throw Error(fmt::format(
         "What the study says of “{}” is not complete; restore study.json from a copy.", p.name));
   return p;
-}
-
-Json shapeJson(const Shape& s) {
-  Json rings = Json::array(), points = Json::array();
-  for (const auto& ring : s.rings) {
-    Json places = Json::array();
-    for (const auto& p : ring) places.push_back({p.x, p.y});
-    rings.push_back(std::move(places));
-  }
-  for (const auto& p : s.points) points.push_back({p.x, p.y});
-  return {{"rings", rings}, {"points", points}};
-}
-
-Shape shapeFrom(const Json& j) {
-  Shape s;
-  for (const auto& ring : j.at("rings")) {
-    s.rings.emplace_back();
-    for (const auto& p : ring) s.rings.back().push_back({p.at(0), p.at(1)});
-  }
-  for (const auto& p : j.at("points")) s.points.push_back({p.at(0), p.at(1)});
-  return s;
 }
 
 }  // namespace

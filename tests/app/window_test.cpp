@@ -315,10 +315,10 @@ TEST_F(RealWindow, AFolderAndAFileAreBroughtInAndAnEmptyEdgeIsSetAside) {
   w().bench().bringIn({HAVEN "/archive/finch-2031-05-02/finch-2031-05-02.tif"}, false);
   d().stage(0);
   d().click("findEdge");
-  d().until([&] { return !s().scenes.back().scene.emptyMask.empty(); }, "the empty edge");
+  d().until([&] { return !s().scenes.back().scene.mask.empty(); }, "the empty edge");
   EXPECT_TRUE(w().notice().contains("empty edge")) << w().notice().toStdString();
   reopen();
-  EXPECT_FALSE(s().scenes.back().scene.emptyMask.empty());
+  EXPECT_FALSE(s().scenes.back().scene.mask.empty());
 }
 
 TEST_F(RealWindow, AJobShowsProgressAndCanBeCancelled) {

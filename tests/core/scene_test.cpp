@@ -4,7 +4,7 @@
 #include <set>
 
 #include "scene/band_reader.h"
-#include "scene/empty_edge.h"
+#include "scene/mask.h"
 #include "scene/sensor.h"
 #include "scene/stac_item.h"
 #include "support/rasters.h"
@@ -27,15 +27,36 @@ TEST(Scene, FolderBandsInNaturalOrderWithRoles) {
   EXPECT_EQ(s.bands.size(), 3u);
 }
 
-TEST(Scene, BandsOfDifferentSizeAreRefused) {
+TEST(Scene, BandsOfDifferentSizeWithoutASystemAreRefused) {
   Folder folder;
   fs::create_directory(folder / "b");
-  writeFloats(folder / "b/1.tif", metricGrid(4, 3), {std::vector<float>(12, 1)});
-  writeFloats(folder / "b/2.tif", metricGrid(4, 4), {std::vector<float>(16, 1)});
+  Grid g = metricGrid(4, 3), other = metricGrid(4, 4);
+  g.crs.clear(), other.crs.clear();
+  writeFloats(folder / "b/1.tif", g, {std::vector<float>(12, 1)});
+  writeFloats(folder / "b/2.tif", other, {std::vector<float>(16, 1)});
   EXPECT_NE(sentenceOf([&] { openScene(folder / "b"); }).find("4 x 4 pixels"), std::string::npos);
   fs::create_directory(folder / "empty");
   EXPECT_NE(sentenceOf([&] { openScene(folder / "empty"); }).find("holds no rasters"),
             std::string::npos);
+}
+
+TEST(Scene, CoarserBandsAreBroughtOntoTheFinestGrid) {
+  Folder folder;
+  fs::create_directory(folder / "b");
+  writeFloats(folder / "b/1-swir16.tif", metricGrid(3, 3, 20), {std::vector<float>(9, 7)});
+  writeFloats(folder / "b/2-nir.tif", metricGrid(6, 6, 10), {std::vector<float>(36, 3)});
+  const Scene s = openScene(folder / "b");
+  EXPECT_EQ(s.grid.width, 6);
+  EXPECT_EQ(s.gridBand, 1u);
+  EXPECT_EQ(s.bandsOnOtherGrids(), std::vector<size_t>{0});
+  BandBlock block;
+  BandReader(s, {}).read({0, 0, 6, 6}, block);
+  for (size_t i = 0; i < 36; ++i) {
+    EXPECT_FLOAT_EQ(block.band(0)[i], 7);
+    EXPECT_FLOAT_EQ(block.band(1)[i], 3);
+  }
+  const Scene again = sceneFrom(toJson(s, folder.path()), folder.path());
+  EXPECT_TRUE(again.grid.sameAs(s.grid));
 }
 
 TEST(Scene, RolesAndPresetsThatDoNotFit) {
@@ -102,6 +123,12 @@ TEST(StacItem, ThereAndBack) {
             std::string::npos);
 }
 
+MaskRecipe edgeOnly() {
+  MaskRecipe r;
+  r.edge = true;
+  return r;
+}
+
 TEST(EmptyEdge, ZerosInsideStayValid) {
   Folder folder;
   // A slanted corner of zeros, a zero bay that is reached only round a corner, and a lake inside.
@@ -110,8 +137,8 @@ TEST(EmptyEdge, ZerosInsideStayValid) {
                                 5, 5, 5, 0, 0, 5, 5, 5, 0, 5, 5, 5, 5, 5, 5, 0, 0, 5, 5, 5, 5};
   writeFloats(folder / "s.tif", g, {band, std::vector<float>(42, 0)});
   Scene s = openScene(folder / "s.tif");
-  EXPECT_EQ(findEmptyEdge(s, folder / "mask.tif", Progress()), 6u + 3u);
-  s.emptyMask = folder / "mask.tif";
+  EXPECT_EQ(makeMask(s, edgeOnly(), folder / "mask.tif").edge, 6u + 3u);
+  s.mask = folder / "mask.tif";
   BandBlock block;
   BandReader(s, {0}).read({0, 0, 7, 6}, block);
   EXPECT_TRUE(std::isnan(block.band(0)[0]));
@@ -127,7 +154,7 @@ TEST(EmptyEdge, AgreesWithAPlainFloodFill) {
   for (size_t i = 0; i < band.size(); ++i)
     band[i] = (i * 2654435761u >> 7) % 100 < 58 ? 0.0f : 1.0f;
   writeFloats(folder / "s.tif", g, {band});
-  findEmptyEdge(openScene(folder / "s.tif"), folder / "mask.tif", Progress());
+  makeMask(openScene(folder / "s.tif"), edgeOnly(), folder / "mask.tif");
   std::vector<uint16_t> want(band.size());
   bool changed = true;
   while (changed) {

@@ -150,7 +150,7 @@ TEST(Haven, ATiltedDateHasEmptyCornersAndTheStudySetsThemAside) {
   for (const auto& s : study.scenes)
     if (s.scene.date == "2031-05-02") tilted = &s;
   ASSERT_NE(tilted, nullptr);
-  ASSERT_FALSE(tilted->scene.emptyMask.empty());
+  ASSERT_FALSE(tilted->scene.mask.empty());
   BandBlock block;
   BandReader(tilted->scene, {0}).read({0, 0, 1200, 900}, block);
   EXPECT_TRUE(std::isnan(block.band(0)[0]));

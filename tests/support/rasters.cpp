@@ -1,5 +1,7 @@
 #include "support/rasters.h"
 
+#include <gdal_priv.h>
+
 #include <unistd.h>
 
 #include <algorithm>
@@ -63,6 +65,17 @@ fs::path writeCodes(const fs::path& file, const Grid& grid, const std::vector<ui
   writer.writeCodes(1, {0, 0, grid.width, grid.height}, codes);
   writer.finish();
   return file;
+}
+
+void addMaskBand(const fs::path& file, std::vector<uint8_t> mask) {
+  CPLSetConfigOption("GDAL_TIFF_INTERNAL_MASK", "YES");
+  auto* d = static_cast<GDALDataset*>(GDALOpen(file.c_str(), GA_Update));
+  d->CreateMaskBand(GMF_PER_DATASET);
+  EXPECT_EQ(d->GetRasterBand(1)->GetMaskBand()->RasterIO(
+                GF_Write, 0, 0, d->GetRasterXSize(), d->GetRasterYSize(), mask.data(),
+                d->GetRasterXSize(), d->GetRasterYSize(), GDT_Byte, 0, 0, nullptr),
+            CE_None);
+  GDALClose(d);
 }
 
 std::vector<float> readFloats(const fs::path& file, int band) {

@@ -36,6 +36,8 @@ fs::path writeFloats(const fs::path& file, const Grid& grid,
                      const std::vector<std::string>& names = {}, std::optional<double> nodata = {});
 fs::path writeCodes(const fs::path& file, const Grid& grid, const std::vector<uint16_t>& codes,
                     NumberType type = NumberType::Byte, std::optional<double> nodata = {});
+/// A mask band inside the file: 0 where there is no data.
+void addMaskBand(const fs::path& file, std::vector<uint8_t> mask);
 std::vector<float> readFloats(const fs::path& file, int band = 1);
 std::vector<uint16_t> readCodes(const fs::path& file);
 

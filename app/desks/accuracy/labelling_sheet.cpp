@@ -324,17 +324,18 @@ void LabellingSheet::showPoint() {
         if (scene) {
           c.reflectanceTitle = q(titleOf(scene->state)) + " by wavelength in nm, " + q(scene->name);
           c.reflectanceTitle[0] = c.reflectanceTitle[0].toUpper();
-          for (const auto& b : scene->bands) {
-            const double v = readBandAt({place}, crs, b)[0];
+          for (size_t b = 0; b < scene->bands.size(); ++b) {
+            const double v = readBandAt({place}, crs, *scene, b)[0];
             if (std::isnan(v)) continue;
-            c.wavelengths << (b.wavelength > 0 ? b.wavelength
-                                               : static_cast<double>(c.wavelengths.size() + 1));
+            const double wavelength = scene->bands[b].wavelength;
+            c.wavelengths << (wavelength > 0 ? wavelength
+                                             : static_cast<double>(c.wavelengths.size() + 1));
             c.reflectance << v;
           }
         }
         for (const auto& s : radar) {
           const double v =
-              readBandAt({place}, crs, s.bands[static_cast<size_t>(s.bandOf("vh"))])[0];
+              readBandAt({place}, crs, s, static_cast<size_t>(s.bandOf("vh")))[0];
           if (!(v > 0) && s.state == ValueState::BackscatterPower) continue;
           c.days << static_cast<double>(
               QDate::fromString(q(s.date), Qt::ISODate).startOfDay(Qt::UTC).toSecsSinceEpoch());

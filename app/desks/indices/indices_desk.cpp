@@ -347,7 +347,7 @@ void IndicesDesk::showPreview() {
   Picture p;
   p.kind = Picture::Kind::Formula;
   p.of = "preview";
-  p.scene = s->scene;
+  p.scope = Scope(s->scene);
   p.formula = parseFormula(edit_->formula(), s->scene.roles());
   p.title = index_.empty() ? "Formula" : q(indexEntry(index_).title);
   p.detail = "preview";

@@ -285,7 +285,7 @@ void ScenesDesk::fillScene() {
       (scene.grid.crs.empty()
            ? "without a reference system: looking, indices and maps work, areas and points do not"
            : q(crsTitle(scene.grid.crs))) +
-      (scene.emptyMask.empty() ? "." : ". The empty edge is set aside."));
+      (scene.mask.empty() ? "." : ". The empty edge is set aside."));
   name_->setText(q(scene.name));
   date_->setText(q(scene.date).left(10));
   preset_->clear();

@@ -1,0 +1,247 @@
+#include "index/class_change.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+
+#include "base/error.h"
+#include "grid/block_pipeline.h"
+#include "grid/pixel_area.h"
+#include "scene/band_reader.h"
+
+namespace zp {
+namespace {
+
+using Pair = std::pair<int, int>;
+using Counts = std::map<Pair, std::vector<size_t>>;  // pixels, row by row of the grid
+
+/// The maps as layers, whose codes are checked as they are read.
+std::vector<Scene> layersOf(const std::vector<std::filesystem::path>& maps) {
+  std::vector<Scene> layers;
+  for (const auto& m : maps) {
+    const RasterFile file(m);
+    std::vector<uint16_t> corner(1);
+    file.readCodes(1, {0, 0, 1, 1}, corner.data());  // says so when it is no class map
+    layers.push_back(layerScene(m, m.stem().string(), ValueState::ClassCodes));
+    layers.back().bands[0].conversion.nodata = file.facts(1).nodata.value_or(0);
+  }
+  return layers;
+}
+
+std::vector<BandSource> firstBands(const std::vector<Scene>& layers) {
+  std::vector<BandSource> sources;
+  for (const auto& l : layers) sources.push_back({&l, 0});
+  return sources;
+}
+
+int codeOf(float v) {
+  return v >= 1 && v <= 65535 ? static_cast<int>(v) : 0;
+}
+
+Legend bothLegends(const std::vector<std::filesystem::path>& maps) {
+  Legend all;
+  for (const auto& m : maps)
+    for (const auto& c : legendOf(RasterFile(m)).classes)
+      if (all.find(c.code) == nullptr) all.add(c);
+  return all;
+}
+
+Counts countPairs(const BandReader& reader, const Progress& progress) {
+  Counts counts;
+  const auto rows = static_cast<size_t>(reader.grid().height);
+  BandBlock in;
+  const auto windows = reader.windows();
+  for (size_t i = 0; i < windows.size(); ++i) {
+    const Window w = windows[i];
+    reader.read(w, in);
+    const auto width = static_cast<size_t>(w.width);
+    Pair last{-1, -1};
+    std::vector<size_t>* row = nullptr;
+    for (size_t p = 0; p < w.pixels(); ++p) {
+      const Pair pair{codeOf(in.band(0)[p]), codeOf(in.band(1)[p])};
+      if (pair != last) {
+        row = &counts[pair];
+        row->resize(rows);
+        last = pair;
+      }
+      ++(*row)[static_cast<size_t>(w.y) + p / width];
+    }
+    progress.at(static_cast<double>(i + 1) / static_cast<double>(windows.size()));
+  }
+  return counts;
+}
+
+ClassChange summed(const Counts& counts, const Grid& grid, const Legend& legend) {
+  const auto areas = pixelAreas(grid);
+  ClassChange out;
+  for (const auto& c : legend.classes) out.codes.push_back(c.code);
+  for (const auto& [pair, rows] : counts) {
+    FromTo cell{pair.first, pair.second, 0, areas.empty() ? NAN : 0.0};
+    for (size_t r = 0; r < rows.size(); ++r) {
+      cell.pixels += rows[r];
+      if (!areas.empty()) cell.area += areas[r] * static_cast<double>(rows[r]);
+    }
+    if (pair.first == 0 || pair.second == 0) {
+      out.left += cell.pixels;
+      continue;
+    }
+    out.pixels += cell.pixels;
+    out.cells.push_back(cell);
+    for (const int code : {pair.first, pair.second})
+      if (std::find(out.codes.begin(), out.codes.end(), code) == out.codes.end())
+        out.codes.push_back(code);
+  }
+  std::sort(out.codes.begin(), out.codes.end());
+  for (const int code : out.codes) {
+    const auto* c = legend.find(code);
+    out.names.push_back(c != nullptr ? c->name : fmt::format("class {}", code));
+  }
+  return out;
+}
+
+LegendClass classOf(int code, const std::string& name, Colour colour) {
+  LegendClass c;
+  c.code = code, c.name = name, c.colour = colour;
+  return c;
+}
+
+/// The legend of the map of change, and the code of every pair in it.
+Legend changeLegend(const ClassChange& change, int code, std::map<Pair, uint16_t>& codes) {
+  Legend legend;
+  if (code != 0) {
+    legend.add(classOf(1, "lost", {213, 94, 0}));
+    legend.add(classOf(2, "gained", {0, 114, 178}));
+    legend.add(classOf(3, "kept", {140, 140, 140}));
+    legend.add(classOf(4, "neither", {60, 60, 60}));
+    for (const auto& c : change.cells)
+      codes[{c.from, c.to}] = c.from == code ? (c.to == code ? 3 : 1) : (c.to == code ? 2 : 4);
+    return legend;
+  }
+  legend.add(classOf(1, "the same", {60, 60, 60}));
+  const auto name = [&](int of) {
+    const auto at = std::find(change.codes.begin(), change.codes.end(), of);
+    return change.names[static_cast<size_t>(at - change.codes.begin())];
+  };
+  for (const auto& c : change.cells) {
+    if (c.from == c.to) {
+      codes[{c.from, c.to}] = 1;
+      continue;
+    }
+    const int next = legend.firstFreeCode();
+    legend.add(classOf(next, name(c.from) + " → " + name(c.to),
+                       suggestedColour(static_cast<size_t>(next - 2))));
+    codes[{c.from, c.to}] = static_cast<uint16_t>(next);
+  }
+  return legend;
+}
+
+/// A class map block by block from the codes of all layers at a pixel.
+template <class Code>
+void writeMap(const BandReader& reader, const RasterSpec& spec, const std::filesystem::path& file,
+              const Progress& progress, Code code) {
+  struct Block {
+    BandBlock in;
+    std::vector<uint16_t> out;
+  };
+  RasterWriter writer(file, spec);
+  runBlocks<Block>(
+      reader.windows(), progress,
+      [&](Window w) {
+        auto b = std::make_shared<Block>();
+        reader.read(w, b->in);
+        return b;
+      },
+      [&](Block& b) {
+        b.out.resize(b.in.window.pixels());
+        for (size_t p = 0; p < b.out.size(); ++p) b.out[p] = code(b.in, p);
+      },
+      [&](Block& b) { writer.writeCodes(1, b.in.window, b.out); });
+  writer.finish();
+}
+
+}  // namespace
+
+const FromTo* ClassChange::find(int from, int to) const {
+  for (const auto& c : cells)
+    if (c.from == from && c.to == to) return &c;
+  return nullptr;
+}
+
+ClassChange classChange(const std::filesystem::path& earlier, const std::filesystem::path& later,
+                        int code, const std::filesystem::path& temporary,
+                        const Progress& progress) {
+  const auto layers = layersOf({earlier, later});
+  const BandReader reader(layers[0].grid, firstBands(layers));
+  const auto change = summed(countPairs(reader, progress.part(0, temporary.empty() ? 1 : 0.5)),
+                             reader.grid(), bothLegends({earlier, later}));
+  if (code != 0 && std::find(change.codes.begin(), change.codes.end(), code) == change.codes.end())
+    throw Error(fmt::format("Neither map has a class {}; choose one that they have.", code));
+  if (temporary.empty()) return change;
+  std::map<Pair, uint16_t> codes;
+  const Legend legend = changeLegend(change, code, codes);
+  writeMap(reader, classMapSpec(reader.grid(), legend, "change"), temporary, progress.part(0.5, 1),
+           [&](const BandBlock& in, size_t p) {
+             const auto at = codes.find({codeOf(in.band(0)[p]), codeOf(in.band(1)[p])});
+             return at == codes.end() ? uint16_t{0} : at->second;
+           });
+  return change;
+}
+
+Json toJson(const ClassChange& change) {
+  Json classes = Json::array(), cells = Json::array();
+  for (size_t i = 0; i < change.codes.size(); ++i)
+    classes.push_back({{"code", change.codes[i]}, {"name", change.names[i]}});
+  for (const auto& c : change.cells)
+    cells.push_back(
+        {{"from", c.from}, {"to", c.to}, {"pixels", c.pixels}, {"area_m2", number(c.area)}});
+  return {{"classes", classes}, {"cells", cells}, {"pixels", change.pixels}, {"left", change.left}};
+}
+
+void classHistory(const std::vector<std::filesystem::path>& maps,
+                  const std::vector<std::string>& dates, int code, const HistoryFiles& files,
+                  const Progress& progress) {
+  if (maps.size() < 2 || maps.size() != dates.size())
+    throw Error("A history takes class maps of two or more dates.");
+  if (maps.size() > 1000) throw Error("A history takes at most 1000 dates.");
+  const auto layers = layersOf(maps);
+  const BandReader reader(layers[0].grid, firstBands(layers));
+  const size_t n = maps.size();
+  const auto known = [n](const BandBlock& in, size_t p) {
+    for (size_t d = 0; d < n; ++d)
+      if (codeOf(in.band(d)[p]) != 0) return true;
+    return false;
+  };
+  Legend legend;
+  for (size_t d = 0; d < n; ++d)
+    legend.add(classOf(static_cast<int>(d) + 1, dates[d], suggestedColour(d)));
+  const auto when = [&](const std::filesystem::path& file, bool first, double from, double to) {
+    if (file.empty()) return;
+    writeMap(reader, classMapSpec(reader.grid(), legend, first ? "first" : "last"), file,
+             progress.part(from, to), [&](const BandBlock& in, size_t p) {
+               for (size_t k = 0; k < n; ++k) {
+                 const size_t d = first ? k : n - 1 - k;
+                 if (codeOf(in.band(d)[p]) == code) return static_cast<uint16_t>(d + 1);
+               }
+               return uint16_t{0};
+             });
+  };
+  if (!files.times.empty()) {
+    RasterSpec spec;
+    spec.grid = reader.grid();
+    spec.type = NumberType::UInt16;
+    spec.nodata = 65535;
+    spec.bands.resize(1);
+    spec.bands[0].name = "times";
+    writeMap(reader, spec, files.times, progress.part(0, 0.4), [&](const BandBlock& in, size_t p) {
+      uint16_t times = 0;
+      for (size_t d = 0; d < n; ++d) times += codeOf(in.band(d)[p]) == code ? 1 : 0;
+      return known(in, p) ? times : uint16_t{65535};
+    });
+  }
+  when(files.first, true, 0.4, 0.7);
+  when(files.last, false, 0.7, 1);
+}
+
+}  // namespace zp

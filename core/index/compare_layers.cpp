@@ -1,0 +1,134 @@
+#include "index/compare_layers.h"
+
+#include <fmt/format.h>
+
+#include <cmath>
+#include <limits>
+#include <memory>
+#include <optional>
+
+#include "base/error.h"
+#include "base/text.h"
+#include "grid/raster_writer.h"
+#include "scene/shift.h"
+
+namespace zp {
+namespace {
+
+struct Sums {
+  double n = 0, a = 0, b = 0, aa = 0, bb = 0, ab = 0, squares = 0;
+  void add(double x, double y) {
+    n += 1, a += x, b += y, aa += x * x, bb += y * y, ab += x * y;
+    squares += (x - y) * (x - y);
+  }
+};
+
+bool near(double a, double b, double share) {
+  return std::abs(a - b) <= share * std::max(std::abs(a), std::abs(b));
+}
+
+void explainScale(LayerComparison& c, double spread) {
+  if (std::abs(c.correlation) < 0.9) return;
+  for (const double power : {10.0, 100.0, 1000.0, 10000.0})
+    for (const double factor : {power, 1 / power})
+      if (near(c.gain, factor, 0.05))
+        c.reasons.push_back(fmt::format("Scale: theirs is {} times ours; it may be stored as scaled "
+                                        "whole numbers.",
+                                        shortest(factor)));
+  if (c.correlation < 0)
+    c.reasons.push_back("Sign: theirs falls where ours rises; the bands may be swapped.");
+  if (near(c.gain, 1, 0.02) && std::abs(c.offset) > 0.05 * spread)
+    c.reasons.push_back(
+        fmt::format("Offset: theirs is ours plus {:.4g}; an offset may have been left out on one "
+                    "side.",
+                    c.offset));
+  else if (c.reasons.empty() && !near(c.gain, 1, 0.02))
+    c.reasons.push_back(fmt::format("Gain: theirs is {:.4g} times ours plus {:.4g}; another formula, "
+                                    "state of values or correction.",
+                                    c.gain, c.offset));
+}
+
+void explainPlace(LayerComparison& c, const Scene& ours, const Scene& theirs) {
+  try {
+    const Shift s = measureShift({&theirs, 0}, {&ours, 0});
+    if (s.certainty > 0.15 && std::hypot(s.columns, s.rows) > 0.15)
+      c.reasons.push_back(fmt::format("Shift: theirs lies {:.2f} pixels right and {:.2f} down of ours.",
+                                      s.columns, s.rows));
+  } catch (const Error&) {
+    // Too small or too unlike to tell.
+  }
+  if (!ours.grid.sameAs(theirs.grid))
+    c.reasons.push_back("Grid: theirs lies on another grid and was brought onto ours.");
+}
+
+}  // namespace
+
+LayerComparison compareLayers(const Scene& ours, const Scene& theirs,
+                              const std::filesystem::path& temporary, const Progress& progress) {
+  const BandReader reader(ours.grid, {{&ours, 0}, {&theirs, 0}});
+  std::unique_ptr<RasterWriter> writer;
+  if (!temporary.empty()) {
+    RasterSpec spec;
+    spec.grid = ours.grid;
+    spec.nodata = kNoDataOut;
+    spec.bands.resize(1);
+    spec.bands[0].name = "difference";
+    writer = std::make_unique<RasterWriter>(temporary, spec);
+  }
+  LayerComparison c;
+  Sums sums;
+  BandBlock in;
+  const auto windows = reader.windows();
+  for (size_t i = 0; i < windows.size(); ++i) {
+    reader.read(windows[i], in);
+    std::vector<float> difference(windows[i].pixels());
+    for (size_t p = 0; p < difference.size(); ++p) {
+      const float a = in.band(0)[p], b = in.band(1)[p];
+      difference[p] = a - b;
+      if (!std::isnan(a) && !std::isnan(b))
+        sums.add(static_cast<double>(a), static_cast<double>(b));
+      c.onlyOurs += !std::isnan(a) && std::isnan(b) ? 1 : 0;
+      c.onlyTheirs += std::isnan(a) && !std::isnan(b) ? 1 : 0;
+    }
+    c.difference.add(difference.data(), difference.size());
+    if (writer) writer->write(1, windows[i], difference);
+    progress.at(0.9 * static_cast<double>(i + 1) / static_cast<double>(windows.size()));
+  }
+  if (writer) writer->finish();
+  if (sums.n == 0)
+    throw Error("The two layers have no pixel in common where both have a value; choose layers that "
+                "overlap.");
+  const double n = sums.n, va = sums.aa / n - sums.a / n * (sums.a / n),
+               vb = sums.bb / n - sums.b / n * (sums.b / n),
+               cov = sums.ab / n - sums.a / n * (sums.b / n);
+  c.rootMeanSquare = std::sqrt(sums.squares / n);
+  c.correlation = va > 0 && vb > 0 ? cov / std::sqrt(va * vb) : 0;
+  c.gain = va > 0 ? cov / va : 1;
+  c.offset = sums.b / n - c.gain * sums.a / n;
+  const double spread = std::sqrt(std::max(va, 0.0));
+  if (c.rootMeanSquare > 1e-6 * std::max(1e-12, spread)) {
+    explainScale(c, spread);
+    explainPlace(c, ours, theirs);
+  }
+  const double common = n, alone = static_cast<double>(c.onlyOurs + c.onlyTheirs);
+  if (alone > 0.001 * common)
+    c.reasons.push_back(fmt::format("No data: {} pixels have a value in ours alone, {} in theirs "
+                                    "alone; masks or no-data values differ.",
+                                    c.onlyOurs, c.onlyTheirs));
+  progress.at(1);
+  return c;
+}
+
+Json toJson(const LayerComparison& c) {
+  Json j = toJson(c.difference);
+  j["rms"] = number(c.rootMeanSquare);
+  j["correlation"] = number(c.correlation);
+  j["gain"] = number(c.gain);
+  j["offset"] = number(c.offset);
+  j["only_ours"] = c.onlyOurs;
+  j["only_theirs"] = c.onlyTheirs;
+  j["reasons"] = c.reasons;
+  return j;
+}
+
+}  // namespace zp

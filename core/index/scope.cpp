@@ -1,0 +1,117 @@
+#include "index/scope.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cctype>
+#include <set>
+
+#include "base/error.h"
+#include "base/text.h"
+
+namespace zp {
+namespace {
+
+bool isLayer(const Scene& scene) {
+  return scene.bands.size() == 1 && scene.bands[0].role.empty();
+}
+
+bool isReflectance(ValueState s) {
+  return s == ValueState::TopOfAtmosphere || s == ValueState::SurfaceReflectance;
+}
+
+bool isMeasured(ValueState s) {
+  return s != ValueState::Unknown && s != ValueState::Quantity && s != ValueState::ClassCodes;
+}
+
+/// Reflectance lies in 0…1; a number type of whole ones that is not scaled cannot be it.
+bool unscaledIntegers(const SceneBand& band) {
+  const NumberType t = RasterFile(band.file).facts(band.number).type;
+  const bool whole = t != NumberType::Float32 && t != NumberType::Float64;
+  return whole && band.conversion.scale == 1 && band.conversion.offset == 0;
+}
+
+}  // namespace
+
+Scope::Scope(Scene scene) : scenes{{"", std::move(scene)}} {
+  grid = scenes[0].scene.grid;
+}
+
+Scope::Scope(std::vector<NamedScene> all) : scenes(std::move(all)) {
+  if (!scenes.empty()) grid = scenes[0].scene.grid;
+}
+
+std::vector<std::string> Scope::names() const {
+  std::vector<std::string> all;
+  if (!scenes.empty() && !isLayer(scenes[0].scene)) all = scenes[0].scene.roles();
+  for (const auto& s : scenes) {
+    if (s.name.empty()) continue;
+    if (isLayer(s.scene)) all.push_back(s.name);
+    for (const auto& role : s.scene.roles()) all.push_back(s.name + "." + role);
+  }
+  return all;
+}
+
+BandSource Scope::source(const std::string& name) const {
+  const size_t dot = name.find('.');
+  const std::string of = dot == std::string::npos ? "" : name.substr(0, dot),
+                    role = dot == std::string::npos ? name : name.substr(dot + 1);
+  for (size_t i = 0; i < scenes.size(); ++i) {
+    const Scene& s = scenes[i].scene;
+    if (dot == std::string::npos && isLayer(s) && scenes[i].name == name) return {&s, 0};
+    const bool meant = dot == std::string::npos ? i == 0 : scenes[i].name == of;
+    if (!meant) continue;
+    if (const int b = s.bandOf(role); b >= 0) return {&s, static_cast<size_t>(b)};
+    if (dot != std::string::npos || isLayer(s)) continue;
+  }
+  if (dot == std::string::npos && !scenes.empty())
+    throw Error(fmt::format("“{}” has no {} band; give a band that role first.",
+                            scenes[0].scene.name, name));
+  throw Error(fmt::format("There is no “{}” here.{}", name, didYouMean(name, names())));
+}
+
+std::vector<BandSource> Scope::sources(const std::vector<std::string>& wanted) const {
+  std::vector<BandSource> all;
+  for (const auto& name : wanted) all.push_back(source(name));
+  // A formula of numbers alone still needs a grid.
+  if (all.empty() && !scenes.empty()) all.push_back({&scenes[0].scene, 0});
+  return all;
+}
+
+std::string scopeName(const std::string& text, const std::vector<std::string>& taken) {
+  std::string name;
+  for (const char c : plainName(text)) name += c == '-' ? '_' : c;
+  if (name.empty() || std::isdigit(static_cast<unsigned char>(name[0])) != 0) name = "layer_" + name;
+  std::string fresh = name;
+  for (int n = 2; std::find(taken.begin(), taken.end(), fresh) != taken.end(); ++n)
+    fresh = fmt::format("{}_{}", name, n);
+  return fresh;
+}
+
+std::vector<std::string> warningsFor(const Scope& scope, const std::vector<std::string>& names) {
+  std::vector<std::string> warnings;
+  std::set<std::string> states, unscaled, elsewhere;
+  for (const auto& name : names) {
+    const BandSource from = scope.source(name);
+    const Scene& s = *from.scene;
+    if (isMeasured(s.state)) states.insert(titleOf(s.state));
+    if (isReflectance(s.state) && unscaledIntegers(s.bands[from.band])) unscaled.insert(s.name);
+    if (!RasterFile(s.bands[from.band].file).grid().moved(s.shift).sameAs(scope.grid))
+      elsewhere.insert(s.bands[from.band].role.empty() ? s.name
+                                                       : s.name + " " + s.bands[from.band].role);
+  }
+  if (states.size() > 1)
+    warnings.push_back(fmt::format("This mixes {}: bring the scenes to one state first.",
+                                   listed({states.begin(), states.end()})));
+  if (!unscaled.empty())
+    warnings.push_back(fmt::format(
+        "{} is called reflectance but holds whole numbers without scale and offset: set them under "
+        "Scenes, or indices with constants come out wrong.",
+        listed({unscaled.begin(), unscaled.end()})));
+  if (!elsewhere.empty())
+    warnings.push_back(fmt::format("Brought onto this grid while computing: {}. Nothing is rewritten.",
+                                   listed({elsewhere.begin(), elsewhere.end()})));
+  return warnings;
+}
+
+}  // namespace zp

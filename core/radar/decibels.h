@@ -1,0 +1,20 @@
+#pragma once
+#include <cmath>
+#include <limits>
+
+#include "scene/scene.h"
+
+namespace zp {
+
+inline float toDecibels(float power) {
+  return power > 0 ? 10 * std::log10(power) : std::numeric_limits<float>::quiet_NaN();
+}
+inline float toPower(float decibels) {
+  return std::pow(10.0f, decibels / 10);
+}
+
+/// Whether the numbers of a radar scene are power or decibels: power is never below zero, decibels of
+/// land and water mostly are. Unknown when neither is plain: one has to be asked.
+ValueState recogniseBackscatter(const Scene& scene);
+
+}  // namespace zp

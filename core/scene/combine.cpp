@@ -1,0 +1,254 @@
+#include "scene/combine.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+
+#include "base/error.h"
+#include "base/text.h"
+
+namespace zp {
+namespace {
+
+constexpr float kNan = std::numeric_limits<float>::quiet_NaN();
+
+void requireSeveral(const std::vector<Scene>& scenes) {
+  if (scenes.size() < 2) throw Error("One scene alone cannot be combined; choose two or more.");
+}
+
+std::vector<std::string> requireCommonRoles(const std::vector<Scene>& scenes) {
+  requireSeveral(scenes);
+  const auto roles = commonRoles(scenes);
+  if (roles.empty())
+    throw Error("The scenes have no band role in common; give their bands roles first.");
+  return roles;
+}
+
+/// Scene by scene, the bands of these roles.
+std::vector<BandSource> sourcesOf(const std::vector<Scene>& scenes,
+                                  const std::vector<std::string>& roles) {
+  std::vector<BandSource> all;
+  for (const auto& s : scenes)
+    for (const auto& r : roles) all.push_back({&s, static_cast<size_t>(s.bandOf(r))});
+  return all;
+}
+
+SceneSpec specOf(const Scene& scene, const std::vector<std::string>& roles) {
+  std::vector<size_t> bands;
+  for (const auto& r : roles) bands.push_back(static_cast<size_t>(scene.bandOf(r)));
+  return specLike(scene, bands);
+}
+
+/// Every pixel from one of several scenes: the one that `choose` names, −1 for none.
+template <class Choose>
+SceneKernel chosenScene(size_t scenes, size_t roles, Choose choose) {
+  return [=](const BandBlock& in, std::vector<std::vector<float>>& out) {
+    for (size_t p = 0; p < in.window.pixels(); ++p) {
+      const auto valid = [&](size_t s) {
+        for (size_t r = 0; r < roles; ++r)
+          if (std::isnan(in.band(s * roles + r)[p])) return false;
+        return true;
+      };
+      int best = -1;
+      float worth = 0;
+      for (size_t s = 0; s < scenes; ++s) {
+        if (!valid(s)) continue;
+        const float w = choose(in, s, p);
+        if (best < 0 || w > worth) best = static_cast<int>(s), worth = w;
+      }
+      for (size_t r = 0; r < roles; ++r)
+        out[r][p] = best < 0 ? kNan : in.band(static_cast<size_t>(best) * roles + r)[p];
+    }
+  };
+}
+
+float medianOf(std::vector<float>& v) {
+  if (v.empty()) return kNan;
+  std::sort(v.begin(), v.end());
+  const size_t half = v.size() / 2;
+  return v.size() % 2 == 1 ? v[half] : (v[half - 1] + v[half]) / 2;
+}
+
+/// Sums over all valid pixels that Gram–Schmidt needs: of each band, their mean, the sharp band.
+struct Sums {
+  double n = 0, mean = 0, meanSquares = 0, sharp = 0, sharpSquares = 0;
+  std::vector<double> band, product;
+};
+
+/// The mean of the bands at a pixel; NaN where one is missing.
+float meanAt(const BandBlock& in, size_t bands, size_t p) {
+  float sum = 0;
+  for (size_t b = 0; b < bands; ++b) sum += in.band(b)[p];
+  return sum / static_cast<float>(bands);
+}
+
+Sums sumsOf(const BandReader& reader, size_t bands, const Progress& progress) {
+  Sums s;
+  s.band.assign(bands, 0), s.product.assign(bands, 0);
+  BandBlock in;
+  const auto windows = reader.windows();
+  for (size_t i = 0; i < windows.size(); ++i) {
+    reader.read(windows[i], in);
+    for (size_t p = 0; p < windows[i].pixels(); ++p) {
+      const double m = static_cast<double>(meanAt(in, bands, p)),
+                   sharp = static_cast<double>(in.band(bands)[p]);
+      if (std::isnan(m + sharp)) continue;
+      s.n += 1, s.mean += m, s.meanSquares += m * m;
+      s.sharp += sharp, s.sharpSquares += sharp * sharp;
+      for (size_t b = 0; b < bands; ++b) {
+        const auto v = static_cast<double>(in.band(b)[p]);
+        s.band[b] += v, s.product[b] += v * m;
+      }
+    }
+    progress.at(static_cast<double>(i + 1) / static_cast<double>(windows.size()));
+  }
+  return s;
+}
+
+SceneKernel brovey(size_t bands) {
+  return [bands](const BandBlock& in, std::vector<std::vector<float>>& out) {
+    for (size_t p = 0; p < in.window.pixels(); ++p) {
+      const float gain = in.band(bands)[p] / meanAt(in, bands, p);
+      for (size_t b = 0; b < bands; ++b)
+        out[b][p] = std::isfinite(gain) ? in.band(b)[p] * gain : kNan;
+    }
+  };
+}
+
+SceneKernel gramSchmidt(const Sums& s, size_t bands) {
+  const double mean = s.mean / s.n, variance = s.meanSquares / s.n - mean * mean,
+               sharpMean = s.sharp / s.n,
+               sharpVariance = s.sharpSquares / s.n - sharpMean * sharpMean;
+  if (!(variance > 0 && sharpVariance > 0))
+    throw Error("The sharp band or the bands have one value only; choose others.");
+  const double contrast = std::sqrt(variance / sharpVariance);
+  std::vector<double> gains;
+  for (size_t b = 0; b < bands; ++b)
+    gains.push_back((s.product[b] / s.n - s.band[b] / s.n * mean) / variance);
+  return [=](const BandBlock& in, std::vector<std::vector<float>>& out) {
+    for (size_t p = 0; p < in.window.pixels(); ++p) {
+      const double sharp =
+          (static_cast<double>(in.band(bands)[p]) - sharpMean) * contrast + mean;
+      const double detail = sharp - static_cast<double>(meanAt(in, bands, p));
+      for (size_t b = 0; b < bands; ++b)
+        out[b][p] = static_cast<float>(static_cast<double>(in.band(b)[p]) + gains[b] * detail);
+    }
+  };
+}
+
+}  // namespace
+
+std::vector<std::string> commonRoles(const std::vector<Scene>& scenes) {
+  std::vector<std::string> roles;
+  if (!scenes.empty()) roles = scenes[0].roles();
+  std::erase_if(roles, [&](const std::string& r) {
+    return std::any_of(scenes.begin(), scenes.end(),
+                       [&](const Scene& s) { return s.bandOf(r) < 0; });
+  });
+  return roles;
+}
+
+Grid gridOver(const std::vector<Scene>& scenes) {
+  const Grid& first = scenes.at(0).grid;
+  double left = 0, top = 0, right = first.width, bottom = first.height;
+  for (const auto& s : scenes) {
+    if (!canBringTogether(first, s.grid))
+      throw Error(fmt::format("“{}” has no reference system, so it cannot be joined; give it one "
+                              "first.",
+                              s.name));
+    const PixelNet net(s.grid, first);
+    for (const int x : {0, s.grid.width - 1})
+      for (const int y : {0, s.grid.height - 1}) {
+        const Place p = net.at(x, y);
+        left = std::min(left, std::floor(p.x)), right = std::max(right, std::floor(p.x) + 1);
+        top = std::min(top, std::floor(p.y)), bottom = std::max(bottom, std::floor(p.y) + 1);
+      }
+  }
+  if (!std::isfinite(left + top + right + bottom) || (right - left) * (bottom - top) > 0x1p31)
+    throw Error("The scenes lie too far apart to be one; choose adjoining ones.");
+  return pieceOf(first,
+                 {static_cast<int>(left), static_cast<int>(top), static_cast<int>(right - left),
+                  static_cast<int>(bottom - top)},
+                 static_cast<int>(right - left), static_cast<int>(bottom - top));
+}
+
+size_t stackBands(const std::vector<BandSource>& bands, const SceneSpec& spec,
+                  const std::filesystem::path& temporary, const Progress& progress) {
+  if (bands.empty()) throw Error("No band is chosen; choose one or more.");
+  const BandReader reader(bands[0].scene->grid, bands);
+  return makeScene(reader, spec, temporary, progress,
+                   [](const BandBlock& in, std::vector<std::vector<float>>& out) {
+                     for (size_t b = 0; b < out.size(); ++b)
+                       out[b].assign(in.band(b), in.band(b) + in.window.pixels());
+                   });
+}
+
+size_t joinScenes(const std::vector<Scene>& scenes, const std::filesystem::path& temporary,
+                  const Progress& progress) {
+  const auto roles = requireCommonRoles(scenes);
+  const BandReader reader(gridOver(scenes), sourcesOf(scenes, roles));
+  return makeScene(reader, specOf(scenes[0], roles), temporary, progress,
+                   chosenScene(scenes.size(), roles.size(),
+                               [](const BandBlock&, size_t, size_t) { return 0.0f; }));
+}
+
+size_t medianOfDates(const std::vector<Scene>& scenes, const std::filesystem::path& temporary,
+                     const Progress& progress) {
+  const auto roles = requireCommonRoles(scenes);
+  const size_t dates = scenes.size(), count = roles.size();
+  const BandReader reader(scenes[0].grid, sourcesOf(scenes, roles));
+  return makeScene(reader, specOf(scenes[0], roles), temporary, progress,
+                   [=](const BandBlock& in, std::vector<std::vector<float>>& out) {
+                     std::vector<float> values;
+                     for (size_t r = 0; r < count; ++r)
+                       for (size_t p = 0; p < in.window.pixels(); ++p) {
+                         values.clear();
+                         for (size_t d = 0; d < dates; ++d)
+                           if (const float v = in.band(d * count + r)[p]; !std::isnan(v))
+                             values.push_back(v);
+                         out[r][p] = medianOf(values);
+                       }
+                   });
+}
+
+size_t greenestOfDates(const std::vector<Scene>& scenes, const std::filesystem::path& temporary,
+                       const Progress& progress) {
+  const auto roles = requireCommonRoles(scenes);
+  const auto at = [&](const char* role) {
+    return static_cast<size_t>(std::find(roles.begin(), roles.end(), role) - roles.begin());
+  };
+  const size_t nir = at("nir"), red = at("red"), count = roles.size();
+  if (nir == count || red == count)
+    throw Error("The greenest pixel needs bands nir and red in every scene; give them their roles.");
+  const BandReader reader(scenes[0].grid, sourcesOf(scenes, roles));
+  return makeScene(reader, specOf(scenes[0], roles), temporary, progress,
+                   chosenScene(scenes.size(), count, [=](const BandBlock& in, size_t s, size_t p) {
+                     const float n = in.band(s * count + nir)[p], r = in.band(s * count + red)[p];
+                     const float green = (n - r) / (n + r);
+                     return std::isfinite(green) ? green : -2.0f;
+                   }));
+}
+
+size_t sharpen(const Scene& scene, const std::vector<size_t>& bands, const Scene& sharpScene,
+               size_t sharpBand, Sharpening how, const std::filesystem::path& temporary,
+               const Progress& progress) {
+  if (bands.empty()) throw Error("No band to sharpen is chosen; choose one or more.");
+  std::vector<BandSource> sources;
+  for (size_t b : bands) sources.push_back({&scene, b});
+  sources.push_back({&sharpScene, sharpBand});
+  // The sharp band's own grid, not that of its scene, which may be finer still.
+  const Grid grid =
+      RasterFile(sharpScene.bands.at(sharpBand).file).grid().moved(sharpScene.shift);
+  const BandReader reader(grid, sources);
+  SceneSpec spec = specLike(scene, bands);
+  spec.facts["fit_for_classes"] = "no";
+  const SceneKernel kernel =
+      how == Sharpening::Brovey
+          ? brovey(bands.size())
+          : gramSchmidt(sumsOf(reader, bands.size(), progress.part(0, 0.5)), bands.size());
+  return makeScene(reader, spec, temporary, progress.part(0.5, 1), kernel);
+}
+
+}  // namespace zp

@@ -1,0 +1,68 @@
+#include "scene/dark_object.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+#include "base/error.h"
+
+namespace zp {
+namespace {
+
+/// The value below which a share of the valid ones lies.
+double darkest(const Scene& scene, size_t band, double share, const Progress& progress) {
+  const BandReader reader(scene, {band});
+  std::vector<float> values;
+  BandBlock in;
+  const auto windows = reader.windows();
+  for (size_t i = 0; i < windows.size(); ++i) {
+    reader.read(windows[i], in);
+    for (const float v : in.values)
+      if (!std::isnan(v)) values.push_back(v);
+    progress.at(static_cast<double>(i + 1) / static_cast<double>(windows.size()));
+  }
+  if (values.empty())
+    throw Error(fmt::format("Band {} of “{}” has no values; choose another.", band + 1, scene.name));
+  const auto at = static_cast<std::ptrdiff_t>(share * static_cast<double>(values.size() - 1));
+  std::nth_element(values.begin(), values.begin() + at, values.end());
+  return static_cast<double>(values[static_cast<size_t>(at)]);
+}
+
+}  // namespace
+
+std::vector<double> hazeOf(const Scene& scene, const DarkObject& how, const Progress& progress) {
+  if (how.startBand >= scene.bands.size())
+    throw Error("The starting band is not in the scene; choose the blue or green one.");
+  if (!(how.power >= 0 && how.power <= 4))
+    throw Error("The power of the scattering lies between 0 and 4; write 2 for clear air.");
+  if (!(how.darkShare >= 0 && how.darkShare < 0.5))
+    throw Error("The share of dark pixels lies between 0 and 0.5; write one such as 0.0001.");
+  for (const auto& b : scene.bands)
+    if (!(b.wavelength > 0))
+      throw Error(fmt::format("“{}” has no wavelength, which the scattering follows; choose a sensor "
+                              "preset first.",
+                              b.name));
+  const double start = std::max(
+      0.0, darkest(scene, how.startBand, how.darkShare, progress) - how.darkValue);
+  std::vector<double> haze;
+  for (const auto& b : scene.bands)
+    haze.push_back(start *
+                   std::pow(b.wavelength / scene.bands[how.startBand].wavelength, -how.power));
+  return haze;
+}
+
+void subtractHaze(const Scene& scene, const std::vector<double>& haze,
+                  const std::filesystem::path& temporary, const Progress& progress) {
+  makeScene(BandReader(scene, {}), specLike(scene), temporary, progress,
+            [&](const BandBlock& in, std::vector<std::vector<float>>& out) {
+              for (size_t b = 0; b < out.size(); ++b)
+                for (size_t p = 0; p < out[b].size(); ++p) {
+                  const double v = static_cast<double>(in.band(b)[p]);
+                  out[b][p] = std::isnan(v) ? in.band(b)[p]
+                                            : static_cast<float>(std::max(0.0, v - haze[b]));
+                }
+            });
+}
+
+}  // namespace zp

@@ -1,0 +1,146 @@
+#include "scene/make_scene.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+
+#include "base/error.h"
+#include "base/text.h"
+#include "grid/block_pipeline.h"
+#include "grid/raster_writer.h"
+
+namespace zp {
+namespace {
+
+struct TypeFacts {
+  const char* name;
+  NumberType type;
+  double low, high, nodata;  // of stored numbers
+};
+constexpr TypeFacts kTypes[] = {
+    {"byte", NumberType::Byte, 1, 255, 0},
+    {"uint16", NumberType::UInt16, 0, 65534, 65535},
+    {"int16", NumberType::Int16, -32767, 32767, -32768},
+    {"float32", NumberType::Float32, -3.4e38, 3.4e38, static_cast<double>(kNoDataOut)}};
+
+const TypeFacts& factsOf(NumberType type) {
+  for (const auto& t : kTypes)
+    if (t.type == type) return t;
+  throw Error("A scene is written as byte, uint16, int16 or float32.");
+}
+
+RasterSpec rasterSpec(const Grid& grid, const SceneSpec& scene) {
+  RasterSpec spec;
+  spec.grid = grid;
+  spec.type = scene.type;
+  spec.nodata = factsOf(scene.type).nodata;
+  for (const auto& b : scene.bands) {
+    BandFacts facts;
+    facts.name = b.name;
+    if (scene.type != NumberType::Float32) facts.scale = scene.scale, facts.offset = scene.offset;
+    if (!b.role.empty()) facts.metadata["role"] = b.role;
+    if (b.wavelength > 0) facts.metadata["wavelength"] = shortest(b.wavelength);
+    spec.bands.push_back(std::move(facts));
+  }
+  spec.metadata = scene.facts;
+  spec.metadata["kind"] = "scene";
+  spec.metadata["values"] = idOf(scene.state);
+  if (!scene.date.empty()) spec.metadata["date"] = scene.date;
+  return spec;
+}
+
+/// Values as stored numbers; NaN stays.
+size_t toStored(const SceneSpec& spec, std::vector<float>& values) {
+  if (spec.type == NumberType::Float32) return 0;
+  const TypeFacts& type = factsOf(spec.type);
+  size_t lost = 0;
+  for (float& v : values) {
+    if (std::isnan(v)) continue;
+    const double stored = std::nearbyint((static_cast<double>(v) - spec.offset) / spec.scale);
+    const bool fits = stored >= type.low && stored <= type.high;
+    v = fits ? static_cast<float>(stored) : std::numeric_limits<float>::quiet_NaN();
+    lost += fits ? 0 : 1;
+  }
+  return lost;
+}
+
+Window widened(Window w, int by, const Grid& grid) {
+  const int left = std::max(0, w.x - by), top = std::max(0, w.y - by);
+  return {left, top, std::min(grid.width, w.x + w.width + by) - left,
+          std::min(grid.height, w.y + w.height + by) - top};
+}
+
+std::vector<float> cut(const std::vector<float>& from, Window wider, Window w) {
+  std::vector<float> out;
+  out.reserve(w.pixels());
+  for (int y = 0; y < w.height; ++y) {
+    const auto row = from.begin() +
+                     static_cast<std::ptrdiff_t>(w.y - wider.y + y) * wider.width + w.x - wider.x;
+    out.insert(out.end(), row, row + w.width);
+  }
+  return out;
+}
+
+}  // namespace
+
+SceneSpec specLike(const Scene& scene, const std::vector<size_t>& bands) {
+  SceneSpec spec;
+  spec.date = scene.date;
+  spec.state = scene.state;
+  if (bands.empty()) spec.bands = scene.bands;
+  for (size_t b : bands) spec.bands.push_back(scene.bands.at(b));
+  return spec;
+}
+
+size_t makeScene(const BandReader& reader, const SceneSpec& spec,
+                 const std::filesystem::path& temporary, const Progress& progress,
+                 const SceneKernel& kernel, int halo) {
+  if (spec.type != NumberType::Float32 && !(spec.scale > 0))
+    throw Error("The scale of whole numbers has to be above 0; write one such as 0.0001.");
+  struct Block {
+    Window window;
+    BandBlock in;
+    std::vector<std::vector<float>> out;
+    size_t lost = 0;
+  };
+  RasterWriter writer(temporary, rasterSpec(reader.grid(), spec));
+  size_t lost = 0;
+  runBlocks<Block>(
+      reader.windows(), progress,
+      [&](Window w) {
+        auto b = std::make_shared<Block>();
+        b->window = w;
+        reader.read(widened(w, halo, reader.grid()), b->in);
+        return b;
+      },
+      [&](Block& b) {
+        b.out.assign(spec.bands.size(), std::vector<float>(b.in.window.pixels()));
+        kernel(b.in, b.out);
+        for (auto& values : b.out) {
+          if (halo > 0) values = cut(values, b.in.window, b.window);
+          b.lost += toStored(spec, values);
+        }
+        b.in.values = {};
+      },
+      [&](Block& b) {
+        lost += b.lost;
+        for (size_t i = 0; i < b.out.size(); ++i)
+          writer.write(static_cast<int>(i) + 1, b.window, b.out[i]);
+      });
+  writer.finish();
+  return lost;
+}
+
+NumberType numberTypeFrom(const std::string& name) {
+  std::vector<std::string> names;
+  for (const auto& t : kTypes) {
+    if (name == t.name) return t.type;
+    names.emplace_back(t.name);
+  }
+  throw Error(fmt::format("“{}” is no number type here.{} They are {}.", name,
+                          didYouMean(name, names), listed(names)));
+}
+
+}  // namespace zp
