@@ -5,6 +5,7 @@
 #include <fstream>
 
 #include "accuracy/stratified_estimate.h"
+#include "arguments.h"
 #include "base/error.h"
 #include "base/outputs.h"
 #include "base/text.h"
@@ -26,76 +27,6 @@ namespace fs = std::filesystem;
 
 namespace zp {
 namespace {
-
-/// What only the call itself can be wrong about: an Error of `check` becomes a wrong call (exit 2).
-template <class Check>
-void argument(const char* name, Check check) {
-  try {
-    check();
-  } catch (const Error& e) {
-    throw CLI::ValidationError(name, e.what());
-  }
-}
-
-/// The options of a call outlive this file's functions: each call owns a set.
-struct SceneArguments {
-  std::string scene, sensor, roles, nodata;
-
-  void addTo(CLI::App& app) {
-    app.add_option("SCENE", scene, "A raster, a folder of one-band rasters or a STAC item")
-        ->required();
-    app.add_option("--sensor", sensor, "Preset to take band roles from");
-    app.add_option("--roles", roles, "Roles by band number, such as red=3,nir=4");
-    app.add_option("--nodata", nodata, "Stored value that stands for no data");
-  }
-
-  Scene open() const {
-    SceneOptions options;
-    options.sensor = sensor;
-    if (!sensor.empty()) argument("--sensor", [&] { zp::sensor(sensor); });
-    if (!roles.empty())
-      for (const auto& part : split(roles, ',')) {
-        const auto pair = split(part, '=');
-        const auto band = pair.size() == 2 ? parseInteger(pair[1]) : std::nullopt;
-        if (!band || *band < 1 || *band > 100000)
-          throw CLI::ValidationError("--roles", fmt::format("“{}” is not role=band.", part));
-        argument("--roles", [&] { requireRole(pair[0]); });
-        options.roles[pair[0]] = static_cast<int>(*band);
-      }
-    if (!nodata.empty()) {
-      options.nodata = parseNumber(nodata);
-      if (!options.nodata)
-        throw CLI::ValidationError("--nodata", fmt::format("“{}” is not a number.", nodata));
-    }
-    return openScene(scene, options);
-  }
-};
-
-struct OutputArguments {
-  std::string out;
-  bool replace = false;
-  void addTo(CLI::App& app, const char* help, bool required = true) {
-    app.add_option("--out", out, help)->required(required);
-    app.add_flag("--replace", replace, "Replace the output where it exists");
-  }
-};
-
-std::vector<fs::path> filesOf(const Scene& scene) {
-  std::vector<fs::path> files;
-  for (const auto& b : scene.bands) files.push_back(b.file);
-  return files;
-}
-
-fs::path fileOfLayer(const std::string& layer) {
-  std::error_code ec;
-  return fs::exists(layer, ec) ? layer : layer.substr(0, layer.rfind(':'));
-}
-
-Json names(const Outputs& outputs) {
-  Json list = Json::array();
-  for (const auto& t : outputs.targets()) list.push_back(t.string());
-  return list;
-}
 
 Call look(CLI::App& app) {
   auto* call = app.add_subcommand("look", "Facts of a scene: size, system, bands, statistics");
@@ -145,7 +76,7 @@ Call index(CLI::App& app) {
   };
   auto* call = app.add_subcommand("index", "Compute an index or a formula of band roles");
   auto a = std::make_shared<Arguments>();
-  a->scene.addTo(*call);
+  a->scene.addTo(*call, true);
   a->output.addTo(*call, "GeoTIFF to write", false);
   auto* index = call->add_option("--index", a->index, "An index of the book, by its id");
   call->add_option("--formula", a->formula, "A formula, such as (nir - red) / (nir + red)")
@@ -154,6 +85,8 @@ Call index(CLI::App& app) {
   call->add_flag("--inside", a->inside, "Keep only pixels inside the outline")->needs(outline);
   call->add_flag("--list", a->list, "List the indices this scene can and cannot do");
   call->callback([a] {
+    if (a->scene.scene.empty() && a->scene.named.empty())
+      throw CLI::ValidationError("index", "give a SCENE, or scenes under names with --scene name=SCENE");
     if (a->list) return;
     if (a->index.empty() && a->formula.empty())
       throw CLI::ValidationError("index", "give --index ID or --formula TEXT (or --list)");
@@ -163,7 +96,8 @@ Call index(CLI::App& app) {
       throw CLI::ValidationError("--outline", "say --inside to cut to the outline");
   });
   return {call, [a](const Progress& progress) {
-            const Scene scene = a->scene.open();
+            const Scope scope = a->scene.scope();
+            const Scene& scene = scope.scenes[0].scene;
             if (a->list) {
               Json list = Json::array();
               for (const auto& e : indexBook())
@@ -188,24 +122,13 @@ Call index(CLI::App& app) {
               text = entry.formula;
               name = entry.name;
             }
-            Formula formula;
-            try {
-              formula = parseFormula(text, scene.roles());
-            } catch (const FormulaError& e) {
-              throw Error(fmt::format("{} (at character {} of the formula)", e.what(), e.at + 1));
-            }
+            const Formula formula = formulaFrom(text, scope.names());
             Outputs outputs(a->output.replace);
-            const fs::path temporary = outputs.add(a->output.out, filesOf(scene));
-            std::optional<Layer> inside;
-            if (a->inside) {
-              if (scene.grid.crs.empty())
-                throw Error(
-                    "The scene has no reference system, so it cannot be cut to an outline; "
-                    "give it one first.");
-              inside = readLayer(a->outline, scene.grid.crs);
-            }
-            Json result = toJson(computeIndex(scene, formula, name, temporary,
+            const fs::path temporary = outputs.add(a->output.out, a->scene.files(scope));
+            const auto inside = insideFrom(a->outline, scope.grid.crs);
+            Json result = toJson(computeIndex(scope, formula, name, temporary,
                                               inside ? &*inside : nullptr, progress));
+            result["warnings"] = warningsFor(scope, formula.variables);
             outputs.commit();
             result["outputs"] = names(outputs);
             return result;
@@ -215,6 +138,7 @@ Call index(CLI::App& app) {
 Call threshold(CLI::App& app) {
   struct Arguments {
     std::string raster, at, names, polygons, keep;
+    PolygonOptions shape;
     OutputArguments output;
   };
   auto* call = app.add_subcommand("threshold", "Cut a raster into classes at rising thresholds");
@@ -226,6 +150,12 @@ Call threshold(CLI::App& app) {
   auto* polygons =
       call->add_option("--polygons", a->polygons, "Vector file for polygons of classes");
   call->add_option("--keep", a->keep, "Names of the classes that become polygons")->needs(polygons);
+  call->add_option("--smallest", a->shape.smallest, "Leave out polygons below so many square metres")
+      ->needs(polygons)
+      ->check(CLI::NonNegativeNumber);
+  call->add_option("--smooth", a->shape.smoothing, "Cut the corners of polygons, so many rounds")
+      ->needs(polygons)
+      ->check(CLI::Range(0, 5));
   return {
       call, [a](const Progress& progress) {
         const auto source = readingSource(a->raster);
@@ -259,7 +189,7 @@ Call threshold(CLI::App& app) {
         thresholdToClasses(source.file, std::max(1, source.band), at, legend, temporary,
                            progress.part(0, 0.6));
         if (!vector.empty())
-          writeLayer(vector, a->polygons, classPolygons(temporary, keep, progress.part(0.6, 0.9)),
+          writeLayer(vector, a->polygons, classPolygons(temporary, keep, progress.part(0.6, 0.9), a->shape),
                      {FieldType::Integer, FieldType::Text, FieldType::Real});
         const Json areas = toJson(classAreas(temporary, legend, progress.part(0.9, 1)));
         outputs.commit();
@@ -609,8 +539,10 @@ Call matrix(CLI::App& app) {
 }  // namespace
 
 std::vector<Call> addCalls(CLI::App& app) {
-  return {look(app), index(app),  threshold(app), areas(app), signatures(app),
-          map(app),  points(app), readings(app),  matrix(app)};
+  std::vector<Call> calls{look(app), index(app),  threshold(app), areas(app), signatures(app),
+                          map(app),  points(app), readings(app),  matrix(app)};
+  for (auto& call : addSceneCalls(app)) calls.push_back(std::move(call));
+  return calls;
 }
 
 }  // namespace zp

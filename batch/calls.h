@@ -14,5 +14,6 @@ struct Call {
 };
 
 std::vector<Call> addCalls(CLI::App& app);
+std::vector<Call> addSceneCalls(CLI::App& app);
 
 }  // namespace zp

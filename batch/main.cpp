@@ -12,6 +12,7 @@
 #include "base/text.h"
 #include "calls.h"
 #include "grid/gdal_start.h"
+#include "man_page.h"
 
 namespace {
 
@@ -77,6 +78,10 @@ int main(int argc, char** argv) {
   app.add_option("--threads", threads, "How many threads to use; all by default")
       ->check(CLI::Range(1, 1024));
   const auto calls = zp::addCalls(app);
+  if (argc == 2 && std::string(argv[1]) == "--man-page") {
+    fmt::print("{}", zp::manPage(app, ZP_VERSION));
+    return 0;
+  }
   for (const auto& call : calls)
     call.app->footer(
         "For every call: --json prints one JSON object on standard output; --threads N uses so "

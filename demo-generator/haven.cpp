@@ -16,6 +16,7 @@
 #include "places.h"
 #include "radar.h"
 #include "scene/mask.h"
+#include "scene/quality.h"
 #include "scene/sensor.h"
 #include "scene/stac_item.h"
 #include "spectra.h"
@@ -113,6 +114,8 @@ std::vector<uint8_t> cloud(std::vector<std::vector<float>>& bands, int w, int h)
   return quality;
 }
 
+constexpr zp::Place kAutumnOff{6.3, -3.6};  // metres
+
 struct OpticalDate {
   const char *date, *title;
   double season, haze;
@@ -163,14 +166,16 @@ void writeOptical(const World& world, const fs::path& archive, std::vector<Archi
     auto bands = finchScene(world, {d.season, d.afterBreach, ++seed}, d.haze);
     const fs::path folder = archive / fmt::format("finch-{}", d.date);
     fs::create_directories(folder);
+    // The cloudy date lies a little off, as scenes do that were placed by the orbit alone.
+    const zp::Grid place = d.cloudy ? grid.moved(kAutumnOff) : grid;
     if (d.cloudy) {
-      zp::RasterSpec spec{grid, zp::NumberType::Byte, {}, {named("quality")}, {}};
+      zp::RasterSpec spec{place, zp::NumberType::Byte, {}, {named("quality")}, {}};
       writeRaster<uint8_t>(folder / "quality.tif", spec, {cloud(bands, grid.width, grid.height)},
                            true);
     }
     auto counts = toCounts(bands);
     if (d.tilted) tilt(counts, grid.width, grid.height);
-    zp::RasterSpec spec{grid,
+    zp::RasterSpec spec{place,
                         zp::NumberType::UInt16,
                         {},
                         {},
@@ -188,7 +193,12 @@ void writeOptical(const World& world, const fs::path& archive, std::vector<Archi
       files.push_back(folder / fmt::format("finch-{}.tif", d.date));
       writeRaster<uint16_t>(files.back(), spec, counts);
     }
-    finishScene(all, zp::openScene(files), "finch", d.date, d.title, folder, d.fetched);
+    zp::Scene scene = zp::openScene(files);
+    if (d.cloudy)
+      zp::setQuality(scene, {folder / "quality.tif",
+                             1,
+                             {{"cloud", true, 0, true}, {"cloud shadow", true, 1, true}}});
+    finishScene(all, std::move(scene), "finch", d.date, d.title, folder, d.fetched);
   }
 }
 
@@ -203,7 +213,10 @@ void writeRadar(const World& world, const fs::path& archive, std::vector<Archive
         gridOf(10), zp::NumberType::Float32, -9999.0, {named("vv"), named("vh")}, {}};
     const fs::path file = folder / fmt::format("heron-{}.tif", d.date);
     writeRaster<float>(file, spec, bands);
-    finishScene(all, zp::openScene(file), "heron", d.date, d.title, folder, d.fetched);
+    zp::Scene scene = zp::openScene(file);
+    scene.pass = "descending";
+    scene.incidence = 38.5;
+    finishScene(all, std::move(scene), "heron", d.date, d.title, folder, d.fetched);
   }
 }
 
@@ -277,6 +290,7 @@ void writeStudy(const fs::path& folder, const fs::path& outlines,
     fs::copy(a.item.parent_path(), own, fs::copy_options::recursive);
     zp::Scene scene = a.scene;
     for (auto& b : scene.bands) b.file = own / b.file.filename();
+    if (!scene.quality.file.empty()) scene.quality.file = own / scene.quality.file.filename();
     if (scene.sensor == "finch" && scene.date == "2031-05-02") {
       scene.mask = own / "empty.tif";
       scene.maskRecipe.edge = true;

@@ -217,7 +217,10 @@ void Shelf::rebuild() {
                                                   {ProductKind::ClassMap, "map"},
                                                   {ProductKind::Points, "points"},
                                                   {ProductKind::Table, "table"},
-                                                  {ProductKind::Labels, "labels"}};
+                                                  {ProductKind::Labels, "labels"},
+                                                  {ProductKind::Quantity, "index"},
+                                                  {ProductKind::Areas, "table"}};
+    if (p->kind == ProductKind::Scene) continue;  // its scene has a card
     const QString date = niceDate(p->date);
     add(p->id, p->name,
         (p->kind == ProductKind::ClassMap ? QString("map") : q(titleOf(p->kind))) +
@@ -294,7 +297,16 @@ void Shelf::openMenu(const QString& id, const QPoint& at) {
     });
     menu.addAction(icon("bin"), "To the bin", this, [=, this] { bench_.toBin(id); });
   } else {
-    menu.addAction("Take out of the study", this, [=, this] { bench_.removeScene(id); });
+    const auto* s = bench_.study().scene(id.toStdString());
+    const QString product = s != nullptr ? q(s->product) : QString();
+    if (const auto* made = bench_.study().product(product.toStdString())) {
+      auto* fresh =
+          menu.addAction("Bring up to date", this, [=, this] { bench_.bringUpToDate(product); });
+      fresh->setEnabled(bench_.study().outOfDate(*made));
+      menu.addAction(icon("bin"), "To the bin", this, [=, this] { bench_.toBin(product); });
+    } else {
+      menu.addAction("Take out of the study", this, [=, this] { bench_.removeScene(id); });
+    }
   }
   menu.exec(at);
 }

@@ -9,7 +9,6 @@
 #include "base/outputs.h"
 #include "legend/class_map.h"
 #include "look/look.h"
-#include "scene/mask.h"
 
 namespace fs = std::filesystem;
 
@@ -193,39 +192,6 @@ void Workbench::putScene(const StudyScene& scene) {
   Q_EMIT currentSceneChanged();
 }
 
-void Workbench::findEmptyEdgeOf(const QString& id) {
-  const StudyScene* s = study_->scene(id.toStdString());
-  if (s == nullptr) return;
-  const fs::path target = study_->freshFile(s->scene.name + " empty", ".tif");
-  auto count = std::make_shared<size_t>(0);
-  const Scene scene = s->scene;
-  background(
-      "Find the empty edge",
-      [scene, target, count](const Progress& progress) {
-        Outputs outputs(true);
-        MaskRecipe edge;
-        edge.edge = true;
-        *count = makeMask(scene, edge, outputs.add(target), progress).edge;
-        outputs.commit();
-      },
-      [this, id, target, count, scene] {
-        if (*count == 0) {
-          std::error_code ignored;
-          fs::remove(target, ignored);
-          Q_EMIT notice("There is no edge of zeros; every pixel stays in use.");
-          return;
-        }
-        changeScene(id, "Set the empty edge aside", [&](Scene& one) {
-          one.mask = target;
-          one.maskRecipe.edge = true;
-        });
-        Q_EMIT notice(QString("%1 % of the pixels are an empty edge and set aside.")
-                          .arg(decimal(100.0 * static_cast<double>(*count) /
-                                           static_cast<double>(scene.grid.pixels()),
-                                       1)));
-      });
-}
-
 void Workbench::removeScene(const QString& id) {
   auto& all = study_->scenes;
   const auto at = std::find_if(all.begin(), all.end(),
@@ -273,6 +239,10 @@ void Workbench::run(const Json& step, const QString& title,
       [this, product, then] {
         const QString id = q(study_->addProduct(*product));
         saved();
+        if (const auto* p = study_->product(id.toStdString()); p->kind == ProductKind::Scene) {
+          Q_EMIT sceneAdded(q(study_->scenes.back().id));
+          setCurrentScene(q(study_->scenes.back().id));
+        }
         Q_EMIT productMade(id);
         if (then) then(id);
       });
@@ -283,9 +253,9 @@ void Workbench::bringUpToDate(const QString& id) {
   if (old == nullptr) return;
   // What it was made from comes first.
   for (const auto& i : old->inputs)
-    if (const auto* up = study_->product(i.id);
+    if (const auto* up = study_->maker(i.id);
         up != nullptr && Study::followsStateOf(*old, *up) && study_->outOfDate(*up))
-      bringUpToDate(q(i.id));
+      bringUpToDate(q(up->id));
   auto product = std::make_shared<Product>();
   const std::string wanted = id.toStdString();
   // The study is copied when the job starts, after the ones before it have ended.
@@ -303,7 +273,7 @@ void Workbench::bringUpToDate(const QString& id) {
                  if (at == nullptr || product->id.empty()) return;
                  product->name = at->name;
                  product->ramp = at->ramp;
-                 *at = *product;
+                 study_->replaceProduct(*product);
                  saved();
                  Q_EMIT productMade(q(wanted));
                }),
@@ -430,8 +400,12 @@ Picture Workbench::pictureOf(const QString& id) const {
     return compositePicture(s->id, s->scene, bands, q(can[0].title));
   }
   const auto* p = study_->product(id.toStdString());
-  if (p == nullptr || (p->kind != ProductKind::Index && p->kind != ProductKind::ClassMap))
-    return {};
+  if (p != nullptr && p->kind == ProductKind::Scene)
+    for (const auto& s : study_->scenes)
+      if (s.product == p->id) return pictureOf(q(s.id));
+  const bool continuous =
+      p != nullptr && (p->kind == ProductKind::Index || p->kind == ProductKind::Quantity);
+  if (!continuous && (p == nullptr || p->kind != ProductKind::ClassMap)) return {};
   Picture picture;
   picture.of = p->id;
   picture.title = q(p->name);
@@ -439,7 +413,7 @@ Picture Workbench::pictureOf(const QString& id) const {
   picture.file = p->file;
   picture.key =
       QString("p/%1/%2/%3/%4").arg(q(p->id)).arg(p->revision).arg(q(p->ramp), q(p->file.string()));
-  picture.kind = p->kind == ProductKind::Index ? Picture::Kind::Index : Picture::Kind::Classes;
+  picture.kind = continuous ? Picture::Kind::Index : Picture::Kind::Classes;
   picture.ramp = p->ramp;
   if (p->kind == ProductKind::ClassMap) picture.legend = legendOfFile(p->file);
   return picture;

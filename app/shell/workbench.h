@@ -33,7 +33,6 @@ class Workbench : public QObject {
   void bringIn(const QStringList& paths, bool asOneScene);
   void changeScene(const QString& id, const QString& what,
                    const std::function<void(Scene&)>& change);
-  void findEmptyEdgeOf(const QString& id);
   void removeScene(const QString& id);
   void addOutline(const QString& layer, const QString& name);
   void showOutline(const QString& id, bool shown);

@@ -41,6 +41,13 @@ void MapView::setBack(const Picture& p) {
   update();
 }
 
+void MapView::setVeil(const Picture& p) {
+  if (veil_.key == p.key) return;
+  tiles_.forget(veil_.key);
+  veil_ = p;
+  update();
+}
+
 void MapView::setCurtain(bool on) {
   curtainOn_ = on;
   update();
@@ -192,6 +199,12 @@ void MapView::paintEvent(QPaintEvent*) {
     paintPicture(p, front_, QRect(curtainX(), 0, width() - curtainX(), height()), wanted);
   } else {
     paintPicture(p, shown, rect(), wanted);
+  }
+  if (!veil_.none() && !peeking_) {
+    const int left = curtainOn_ && !back_.none() ? curtainX() : 0;
+    p.setOpacity(0.6);
+    paintPicture(p, veil_, QRect(left, 0, width() - left, height()), wanted);
+    p.setOpacity(1);
   }
   tiles_.want(wanted, crs_);
   p.setRenderHint(QPainter::Antialiasing);

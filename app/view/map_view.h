@@ -36,6 +36,9 @@ class MapView : public QWidget {
   void setBack(const Picture& p);
   const Picture& front() const { return front_; }
   const Picture& back() const { return back_; }
+  /// Laid over the front picture, half transparent: what is only looked at, such as a mask.
+  void setVeil(const Picture& p);
+  const Picture& veil() const { return veil_; }
   void setCurtain(bool on);
   bool curtain() const { return curtainOn_; }
   void setShapes(std::vector<ViewShape> shapes);
@@ -103,7 +106,7 @@ class MapView : public QWidget {
 
   TileStore& tiles_;
   std::string crs_;
-  Picture front_, back_;
+  Picture front_, back_, veil_;
   bool curtainOn_ = false, peeking_ = false, bare_ = false, fitted_ = false, keepFitted_ = false;
   double curtainAt_ = 0.5;
   Place centre_;

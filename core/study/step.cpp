@@ -15,70 +15,30 @@
 #include "outline/class_polygons.h"
 #include "sampling/plan.h"
 #include "sampling/readings.h"
+#include "study/making.h"
+#include "study/study_scope.h"
 
 namespace fs = std::filesystem;
 
 namespace zp {
 namespace {
 
-const StudyScene& needScene(const Study& study, const Json& step) {
-  const auto* s = study.scene(step.at("scene").get<std::string>());
-  if (s == nullptr) throw Error("The scene of this step is gone; choose another.");
-  return *s;
-}
-
-const Product& needProduct(const Study& study, const std::string& id) {
-  const auto* p = study.product(id);
-  if (p == nullptr) throw Error("A product this step needs is gone; make it again first.");
-  return *p;
-}
-
-/// What is common to all steps: where the file goes and how the product describes itself.
-class Making {
- public:
-  Making(const Study& study, const Json& step, ProductKind kind, const std::string& ending,
-         const Product* into)
-      : outputs_(true) {
-    if (into != nullptr) {
-      product = *into;
-      ++product.revision;
-      product.inputs.clear();
-    } else {
-      product.name = step.at("name").get<std::string>();
-      product.file = study.freshFile(product.name, ending);
-    }
-    product.kind = kind;
-    product.step = step;
-    product.made = now();
-    temporary = outputs_.add(product.file);
-  }
-  void uses(const Study& study, const std::string& id) {
-    product.inputs.push_back({id, study.revisionOf(id)});
-  }
-  Product finish() {
-    outputs_.commit();
-    return product;
-  }
-  Product product;
-  fs::path temporary;
-
- private:
-  Outputs outputs_;
-};
-
 Product makeIndex(const Study& study, const Json& step, const Progress& progress,
                   const Product* into) {
-  const auto& s = needScene(study, step);
-  const Formula f = parseFormula(step.at("formula"), s.scene.roles());
+  const auto& s = needScene(study, step.at("scene"));
+  const auto with = step.value("with", std::map<std::string, std::string>());
+  const Scope scope = studyScope(study, s.id, with);
+  const Formula f = parseFormula(step.at("formula"), scope.names());
   Making making(study, step, ProductKind::Index, ".tif", into);
   making.uses(study, s.id);
+  for (const auto& [name, id] : with) making.uses(study, id);
   making.product.date = s.scene.date;
   making.product.ramp = step.value("ramp", "dusk");
-  const Statistics statistics = computeIndex(s.scene, f, making.product.name, making.temporary,
-                                             nullptr, progress.part(0, 0.8));
-  addOverviews(making.temporary, false);
-  making.product.facts = toJson(statistics);
-  making.product.facts["scene"] = s.scene.name;
+  making.product.facts = {{"scene", s.scene.name}};
+  const auto inside = insideOf(study, step, scope.grid.crs);
+  if (inside) making.product.facts["inside"] = inside->name;
+  finishPicture(making, computeIndex(scope, f, making.product.name, making.temporary,
+                                     inside ? &*inside : nullptr, progress.part(0, 0.8)));
   return making.finish();
 }
 
@@ -98,9 +58,7 @@ Product makeThreshold(const Study& study, const Json& step, const Progress& prog
   }
   thresholdToClasses(source.file, 1, step.at("at").get<std::vector<double>>(), legend,
                      making.temporary, progress.part(0, 0.6));
-  addOverviews(making.temporary, true);
-  making.product.facts = {
-      {"classes", toJson(classAreas(making.temporary, {}, progress.part(0.7, 1)))}};
+  finishClassMap(making, progress.part(0.7, 1));
   return making.finish();
 }
 
@@ -116,7 +74,7 @@ MethodOptions optionsFrom(const Json& step) {
 
 Product makeClassMap(const Study& study, const Json& step, const Progress& progress,
                      const Product* into) {
-  const auto& s = needScene(study, step);
+  const auto& s = needScene(study, step.at("scene"));
   const auto bands = step.at("bands").get<std::vector<size_t>>();
   for (size_t b : bands)
     if (b >= s.scene.bands.size())
@@ -248,17 +206,20 @@ Product runStep(const Study& study, const Json& step, const Progress& progress,
   if (what == "points") return makePoints(study, step, progress, into);
   if (what == "readings") return makeReadings(study, step, progress, into);
   if (what == "labels") return makeLabels(study, step, progress, into);
+  for (const auto* makers : {&sceneMakers(), &changeMakers()})
+    if (const auto at = makers->find(what); at != makers->end())
+      return at->second(study, step, progress, into);
   throw Error(fmt::format("“{}” is no step this version knows.", what));
 }
 
 void exportClassPolygons(const Product& map, const std::vector<int>& codes, const fs::path& target,
-                         const Progress& progress) {
+                         const Progress& progress, const PolygonOptions& options) {
   Outputs outputs(true);
   const fs::path temporary = outputs.add(target, {map.file});
   std::map<int, std::string> keep;
   for (const auto& c : legendOf(RasterFile(map.file)).classes)
     if (std::find(codes.begin(), codes.end(), c.code) != codes.end()) keep[c.code] = c.name;
-  const Layer layer = classPolygons(map.file, keep, progress);
+  const Layer layer = classPolygons(map.file, keep, progress, options);
   writeLayer(temporary, target, layer, {FieldType::Integer, FieldType::Text, FieldType::Real});
   outputs.commit();
 }

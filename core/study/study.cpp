@@ -30,7 +30,10 @@ constexpr KindWords kKinds[] = {{ProductKind::Index, "index", "index"},
                                 {ProductKind::ClassMap, "class-map", "class map"},
                                 {ProductKind::Points, "points", "points"},
                                 {ProductKind::Table, "table", "readings"},
-                                {ProductKind::Labels, "labels", "labels"}};
+                                {ProductKind::Labels, "labels", "labels"},
+                                {ProductKind::Quantity, "quantity", "quantity"},
+                                {ProductKind::Scene, "scene", "scene"},
+                                {ProductKind::Areas, "areas", "areas by date"}};
 
 ProductKind kindFrom(const std::string& id) {
   for (const auto& k : kKinds)
@@ -75,7 +78,11 @@ bool usable(const Product& p) {
   const auto figure = [](const Json& of, const char* key) {
     return of.contains(key) && (of[key].is_number() || of[key].is_null());
   };
-  if (p.kind == ProductKind::Index)
+  if (p.step.contains("with") && !(p.step["with"].is_object() &&
+                                   std::all_of(p.step["with"].begin(), p.step["with"].end(),
+                                               [](const Json& id) { return id.is_string(); })))
+    return false;
+  if (p.kind == ProductKind::Index || p.kind == ProductKind::Quantity)
     return figure(p.facts, "min") && figure(p.facts, "max") && figure(p.facts, "mean");
   if (p.kind == ProductKind::Points)
     return !p.facts.contains("points") || p.facts["points"].is_number_unsigned();
@@ -266,7 +273,7 @@ std::string Study::freshId(const std::string& prefix) const {
 std::string Study::addScene(Scene s) {
   const std::string id = freshId("s");
   place["highest-s"] = static_cast<int>(*parseInteger(id.substr(1)));
-  scenes.push_back({id, std::move(s), 1});
+  scenes.push_back({id, std::move(s), 1, ""});
   return id;
 }
 
@@ -276,7 +283,25 @@ std::string Study::addProduct(Product p) {
   place["highest-p"] = std::max(place.value("highest-p", 0),
                                 static_cast<int>(parseInteger(p.id.substr(1)).value_or(0)));
   products.push_back(std::move(p));
+  if (products.back().kind == ProductKind::Scene) {
+    const std::string scene = freshId("s");
+    place["highest-s"] = static_cast<int>(*parseInteger(scene.substr(1)));
+    bringInMade(products.back(), scene, 1);
+  }
   return products.back().id;
+}
+
+void Study::bringInMade(const Product& p, const std::string& id, int revision) {
+  Scene scene = openScene(p.file);
+  scene.name = p.name;
+  if (scene.date.empty()) scene.date = p.date;
+  scenes.push_back({id, std::move(scene), revision, p.id});
+}
+
+void Study::replaceProduct(const Product& p) {
+  if (Product* at = product(p.id)) *at = p;
+  for (auto& s : scenes)
+    if (s.product == p.id) ++s.revision;
 }
 
 void Study::addOutline(StudyOutline o) {
@@ -321,6 +346,13 @@ void Study::toBin(const std::string& id) {
   std::error_code ec;
   fs::create_directories(folder_ / "bin", ec);
   moveWithCompanions(at->file, fileInBin(*at), at->name);
+  const auto made = std::find_if(scenes.begin(), scenes.end(),
+                                 [&](const StudyScene& s) { return s.product == id; });
+  if (made != scenes.end()) {
+    at->facts["scene_id"] = made->id;
+    at->facts["scene_revision"] = made->revision;
+    scenes.erase(made);
+  }
   bin.push_back(*at);
   products.erase(at);
 }
@@ -337,7 +369,10 @@ void Study::fromBin(const std::string& id) {
   const auto later = std::find_if(products.begin(), products.end(), [&](const Product& one) {
     return numberOf(one.id) > numberOf(p.id);
   });
-  products.insert(later, std::move(p));
+  const auto back = products.insert(later, std::move(p));
+  if (back->kind == ProductKind::Scene)
+    bringInMade(*back, back->facts.value("scene_id", freshId("s")),
+                back->facts.value("scene_revision", 1));
 }
 
 void Study::emptyBin() {
@@ -355,10 +390,15 @@ int Study::revisionOf(const std::string& id) const {
   return 0;
 }
 
+const Product* Study::maker(const std::string& id) const {
+  const StudyScene* made = scene(id);
+  return product(made != nullptr ? made->product : id);
+}
+
 bool Study::outOfDate(const Product& p) const {
   return std::any_of(p.inputs.begin(), p.inputs.end(), [&](const Input& i) {
     if (revisionOf(i.id) != i.revision) return true;
-    const Product* upstream = product(i.id);
+    const Product* upstream = maker(i.id);
     return upstream != nullptr && followsStateOf(p, *upstream) && outOfDate(*upstream);
   });
 }
@@ -386,6 +426,7 @@ Json Study::toJson() const {
     Json one = zp::toJson(s.scene, folder_);
     one["id"] = s.id;
     one["revision"] = s.revision;
+    if (!s.product.empty()) one["product"] = s.product;
     j["scenes"].push_back(std::move(one));
   }
   for (const auto& s : missingScenes_) j["scenes"].push_back(s);
@@ -404,6 +445,10 @@ Json Study::toJson() const {
                      {"subclass", a.subclass},
                      {"shape", shapeJson(a.shape)}});
   j["training"] = {{"crs", trainingCrs}, {"revision", trainingRevision}, {"areas", areas}};
+  if (delivery)
+    j["delivery_grid"] = {{"system", crsName(delivery->crs)},
+                          {"origin", {delivery->origin.x, delivery->origin.y}},
+                          {"pixel", delivery->pixel}};
   j["products"] = Json::array();
   for (const auto& p : products) j["products"].push_back(productJson(p, folder_));
   for (const auto& p : missingProducts_) j["products"].push_back(p);
@@ -420,7 +465,8 @@ void Study::readFrom(const Json& j) {
     legend = legendFrom(j.at("legend"));
     for (const auto& s : j.at("scenes")) {
       try {
-        scenes.push_back({s.at("id"), sceneFrom(s, folder_), s.value("revision", 1)});
+        scenes.push_back(
+            {s.at("id"), sceneFrom(s, folder_), s.value("revision", 1), s.value("product", "")});
       } catch (const Error&) {
         lost.push_back(s.value("name", "a scene"));
         missingScenes_.push_back(s);
@@ -430,6 +476,13 @@ void Study::readFrom(const Json& j) {
       outlines.push_back({o.at("id"), o.at("name"), absoluteFrom(folder_, o.at("layer")),
                           colourFrom(o.value("colour", "#ffffff")), o.value("shown", true),
                           o.value("study_area", false)});
+    if (j.contains("delivery_grid")) {
+      const Json& d = j["delivery_grid"];
+      delivery = DeliveryGrid{crsFrom(d.at("system")),
+                              {d.at("origin").at(0).get<double>(), d.at("origin").at(1).get<double>()},
+                              d.at("pixel").get<double>()};
+      if (!(delivery->pixel > 0)) throw Error("The delivery grid of the study has no pixel size.");
+    }
     const Json& t = j.at("training");
     trainingCrs = t.value("crs", "");
     trainingRevision = t.value("revision", 1);

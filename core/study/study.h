@@ -2,6 +2,7 @@
 #include <filesystem>
 #include <map>
 #include <memory>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -13,7 +14,7 @@
 
 namespace zp {
 
-enum class ProductKind { Index, ClassMap, Points, Table, Labels };
+enum class ProductKind { Index, ClassMap, Points, Table, Labels, Quantity, Scene, Areas };
 std::string idOf(ProductKind kind);
 std::string titleOf(ProductKind kind);
 
@@ -41,6 +42,14 @@ struct StudyScene {
   std::string id;
   Scene scene;
   int revision = 1;
+  std::string product;  // that made it, when it was made here
+};
+
+/// A grid that all results of a study lie on, over whatever place.
+struct DeliveryGrid {
+  std::string crs;  // WKT
+  Place origin;     // a corner of a pixel
+  double pixel = 10;
 };
 
 struct StudyOutline {
@@ -73,6 +82,7 @@ class Study {
   int trainingRevision = 1;
   std::vector<StudyScene> scenes;
   std::vector<StudyOutline> outlines;
+  std::optional<DeliveryGrid> delivery;
   std::vector<Product> products;  // in order of making
   std::vector<Product> bin;       // deleted, their files in bin/; `file` tells where they stood
   Json place = Json::object();    // where one was: stage, pictures, part of the view
@@ -81,14 +91,20 @@ class Study {
   const StudyScene* scene(const std::string& id) const;
   Product* product(const std::string& id);
   const Product* product(const std::string& id) const;
+  /// The product that an input is, or that made it where it is a scene; nullptr for none.
+  const Product* maker(const std::string& id) const;
   /// The newest product of a kind; nullptr when there is none.
   const Product* newest(ProductKind kind) const;
 
   std::string addScene(Scene scene);
+  /// One of kind Scene brings its scene with it.
   std::string addProduct(Product product);
+  /// A product that was made again; its scene, where it has one, counts as changed.
+  void replaceProduct(const Product& product);
   void addOutline(StudyOutline outline);
   void setTraining(std::vector<TrainingArea> areas, const std::string& crs);
-  /// Moves a product and its file to the bin; others made from it become out of date.
+  /// Moves a product and its file to the bin, and takes its scene out; others made from it become
+  /// out of date.
   void toBin(const std::string& id);
   /// And back, to where it stood.
   void fromBin(const std::string& id);
@@ -108,6 +124,7 @@ class Study {
 
  private:
   struct Lock;
+  void bringInMade(const Product& product, const std::string& id, int revision);
   std::filesystem::path fileInBin(const Product& product) const;
   Json toJson() const;
   void readFrom(const Json& json);

@@ -3,6 +3,7 @@
 #include "base/text.h"
 #include "grid/pixel_area.h"
 #include "legend/class_map.h"
+#include "study/study_scope.h"
 #include "view/ramp.h"
 
 namespace zp {
@@ -21,11 +22,37 @@ const QColor kClassColours[] = {QColor("#7b8fa1"), QColor("#cfae72"), QColor("#5
 
 IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
     : Desk(bench, view, "Indices"), tiles_(tiles), histogramJob_(this) {
-  body()->addWidget(sectionLabel("Index"));
+  auto* modes = new QHBoxLayout;
+  modes->setSpacing(6);
+  const char* titles[] = {"One index", "By rules", "Between dates"};
+  const char* names[] = {"mode-index", "mode-rules", "mode-dates"};
+  for (int i = 0; i < 3; ++i) {
+    modes_[i] = chip(titles[i]);
+    modes_[i]->setObjectName(names[i]);
+    connect(modes_[i], &QPushButton::clicked, this, [this, i] {
+      setMode(static_cast<Mode>(i));
+      if (mode_ == Mode::Index) formulaChanged();
+    });
+    modes->addWidget(modes_[i]);
+  }
+  modes->addStretch();
+  body()->addLayout(modes);
+  page_ = new QWidget;
+  auto* page = new QVBoxLayout(page_);
+  page->setContentsMargins(0, 0, 0, 0);
+  page->setSpacing(8);
+  body()->addWidget(page_, 1);
+  rules_ = new RulesPanel(bench);
+  dates_ = new DatesPanel(bench, [this] { return inHand(); });
+  body()->addWidget(rules_, 1);
+  body()->addWidget(dates_, 1);
+  connect(rules_, &RulesPanel::changed, this, &IndicesDesk::updateAction);
+  connect(dates_, &DatesPanel::changed, this, &IndicesDesk::updateAction);
+  page->addWidget(sectionLabel("Index"));
   auto* box = new QWidget;
   chips_ = new FlowLayout(6);
   box->setLayout(chips_);
-  body()->addWidget(box);
+  page->addWidget(box);
   book_ = new QWidget;
   auto* bookBox = new QVBoxLayout(book_);
   bookBox->setContentsMargins(0, 0, 0, 0);
@@ -43,7 +70,7 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   bookBox->addWidget(search_);
   bookBox->addWidget(found_);
   book_->setVisible(false);
-  body()->addWidget(book_);
+  page->addWidget(book_);
   about_ = new Paragraph("");
   about_->opener()->setObjectName("explainIndex");
   rampList_ = new QComboBox;
@@ -58,23 +85,31 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   formulaHead->addWidget(about_->opener());
   formulaHead->addStretch();
   formulaHead->addWidget(rampList_);
-  body()->addLayout(formulaHead);
-  body()->addWidget(about_);
+  page->addLayout(formulaHead);
+  page->addWidget(about_);
   edit_ = new FormulaEdit;
-  body()->addWidget(edit_);
+  page->addWidget(edit_);
   error_ = secondLabel("");
   error_->setObjectName("formulaError");
   setTone(error_, "warning");
-  body()->addWidget(error_);
+  page->addWidget(error_);
   range_ = secondLabel("");
   range_->setObjectName("formulaRange");
-  body()->addWidget(range_);
+  page->addWidget(range_);
+  warning_ = secondLabel("");
+  warning_->setObjectName("formulaWarning");
+  setTone(warning_, "warning");
+  warning_->setVisible(false);
+  page->addWidget(warning_);
+  inside_ = new QCheckBox("Inside the study area only");
+  inside_->setObjectName("insideStudyArea");
+  page->addWidget(inside_);
   keep_ = linkButton("Keep in the index book…");
   keep_->setObjectName("keepIndex");
   drop_ = linkButton("Take out of the index book");
   drop_->setObjectName("dropIndex");
-  body()->addWidget(keep_, 0, Qt::AlignLeft);
-  body()->addWidget(drop_, 0, Qt::AlignLeft);
+  page->addWidget(keep_, 0, Qt::AlignLeft);
+  page->addWidget(drop_, 0, Qt::AlignLeft);
   auto* head = new QHBoxLayout;
   thresholdTitle_ = sectionLabel("Threshold");
   head->addWidget(thresholdTitle_);
@@ -86,15 +121,15 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   addCut_->setObjectName("addCut");
   dropCut_ = linkButton("Remove");
   for (auto* b : {suggest_, addCut_, dropCut_}) head->addWidget(b);
-  body()->addLayout(head);
+  page->addLayout(head);
   chart_ = new ThresholdChart;
-  body()->addWidget(chart_);
+  page->addWidget(chart_);
   table_ = plainTable({"Class", "share", "ha", "km²"});
   table_->setObjectName("thresholdTable");
   table_->setEditTriggers(QAbstractItemView::DoubleClicked | QAbstractItemView::EditKeyPressed);
   table_->setToolTip("Double-click a name to change it");
-  body()->addWidget(table_);
-  body()->addStretch();
+  page->addWidget(table_);
+  page->addStretch();
   polygons_ = quietButton("Polygons…");
   polygons_->setObjectName("polygons");
   polygons_->setToolTip("Polygons of classes of the map made from this index, with their areas");
@@ -113,6 +148,10 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   connect(edit_, &QPlainTextEdit::textChanged, this, &IndicesDesk::formulaChanged);
   connect(edit_, &FormulaEdit::accepted, this, &IndicesDesk::act);
   connect(primary_, &QPushButton::clicked, this, &IndicesDesk::act);
+  connect(inside_, &QCheckBox::clicked, this, [this] {
+    cuts_.clear();
+    refresh();
+  });
   connect(chart_, &ThresholdChart::dragged, this, [this](const std::vector<double>& cuts) {
     cuts_ = cuts;
     fillAreas();
@@ -215,7 +254,12 @@ void IndicesDesk::refresh() {
   });
   chips_->addWidget(others);
   if (book_->isVisibleTo(this)) fillBook();
-  edit_->setKnown(s->scene.roles());
+  edit_->setKnown(
+      studyScope(bench_.study(), s->id, formulaNames(bench_.study())).names());
+  inside_->setVisible(std::any_of(bench_.study().outlines.begin(), bench_.study().outlines.end(),
+                                  [](const StudyOutline& o) { return o.studyArea; }));
+  rules_->refresh();
+  dates_->refresh();
   const bool first = edit_->toPlainText().isEmpty();
   filling_ = false;
   if (first && !can.empty()) return chooseIndex(*can.front());
@@ -324,11 +368,7 @@ void IndicesDesk::formulaChanged() {
   keep_->setVisible(!e && entry == nullptr);
   drop_->setVisible(entry != nullptr && entry->group == "own");
   if (e) error_->setText(QString::fromUtf8(e->what()) + QString(" (character %1)").arg(e->at + 1));
-  primary_->setEnabled(!e.has_value());
   const bool made = product() != nullptr;
-  const QString name = entry != nullptr ? q(entry->title) : QString("index by hand");
-  primary_->setText(made ? QString("Make map of %1 classes").arg(cuts_.size() + 1)
-                         : "Make " + name.toLower());
   chart_->setVisible(made);
   table_->setVisible(made);
   for (QWidget* w : {static_cast<QWidget*>(suggest_), static_cast<QWidget*>(addCut_),
@@ -337,22 +377,101 @@ void IndicesDesk::formulaChanged() {
   thresholdTitle_->setText(made ? "Thresholds" : "");
   polygons_->setVisible(made);
   polygons_->setEnabled(classMap() != nullptr);
-  if (!e) settle_.start();
+  if (!e) {
+    settle_.start();
+    showWarnings();
+  }
+  setMode(mode_);
+}
+
+/// Said once, in place, before the numbers are trusted.
+void IndicesDesk::showWarnings() {
+  const auto* s = bench_.currentScene();
+  const Scope scope = studyScope(bench_.study(), s->id, formulaNames(bench_.study()));
+  const Formula f = parseFormula(edit_->formula(), scope.names());
+  QStringList all;
+  for (const auto& w : warningsFor(scope, f.variables)) all << q(w);
+  warning_->setText(all.join("\n"));
+  warning_->setVisible(!all.isEmpty());
+}
+
+void IndicesDesk::setMode(Mode mode) {
+  mode_ = mode;
+  for (int i = 0; i < 3; ++i) modes_[i]->setChecked(i == static_cast<int>(mode));
+  page_->setVisible(mode == Mode::Index);
+  rules_->setVisible(mode == Mode::Rules);
+  dates_->setVisible(mode == Mode::Dates);
+  updateAction();
+}
+
+void IndicesDesk::updateAction() {
+  if (mode_ == Mode::Index) {
+    polygons_->setVisible(product() != nullptr);
+    return updateIndexAction();
+  }
+  polygons_->setVisible(false);
+  if (mode_ == Mode::Rules) {
+    setHeading("Classes by rules", "Conditions over several indices and bands, straight to classes.");
+    primary_->setText("Make the class map");
+    primary_->setEnabled(rules_->step().has_value());
+    return;
+  }
+  setHeading("Between dates", "What changed, where, and how much.");
+  primary_->setText(dates_->action());
+  QString missing;
+  primary_->setEnabled(bench_.hasStudy() && dates_->step(missing).has_value());
+  primary_->setToolTip(missing);
+}
+
+void IndicesDesk::updateIndexAction() {
+  primary_->setEnabled(!edit_->error());
+  primary_->setToolTip("");
+  const QString name = index_.empty() ? QString("index by hand") : q(indexEntry(index_).title);
+  primary_->setText(product() != nullptr ? QString("Make map of %1 classes").arg(cuts_.size() + 1)
+                                         : "Make " + name.toLower());
+}
+
+IndexInHand IndicesDesk::inHand() const {
+  IndexInHand h;
+  h.formula = edit_->formula();
+  h.title = index_.empty() ? "Formula" : indexEntry(index_).title;
+  h.ramp = rampList_->currentData().toString().toStdString();
+  if (product() == nullptr) return h;
+  h.cuts = cuts_;
+  for (const auto& c : classes_)
+    h.classes.push_back(
+        {{"name", c.name.toStdString()}, {"colour", colourText(fromQt(c.colour))}});
+  return h;
+}
+
+std::map<std::string, std::string> IndicesDesk::used(const Formula& f) const {
+  return usedNames({f}, formulaNames(bench_.study()));
+}
+
+/// The study area's id where the result is to be cut to it.
+std::string IndicesDesk::cutTo() const {
+  if (!inside_->isChecked()) return "";
+  for (const auto& o : bench_.study().outlines)
+    if (o.studyArea) return o.id;
+  return "";
 }
 
 void IndicesDesk::showPreview() {
   const auto* s = bench_.currentScene();
   if (s == nullptr || edit_->error() || !isVisible()) return;
-  if (product() != nullptr) return;
+  if (product() != nullptr || mode_ != Mode::Index) return;
   Picture p;
   p.kind = Picture::Kind::Formula;
   p.of = "preview";
-  p.scope = Scope(s->scene);
-  p.formula = parseFormula(edit_->formula(), s->scene.roles());
+  const auto all = studyScope(bench_.study(), s->id, formulaNames(bench_.study()));
+  p.formula = parseFormula(edit_->formula(), all.names());
+  p.scope = studyScope(bench_.study(), s->id, used(p.formula));
   p.title = index_.empty() ? "Formula" : q(indexEntry(index_).title);
   p.detail = "preview";
   p.ramp = rampList_->currentData().toString().toStdString();
-  p.key = QString("f/%1/%2/%3").arg(sceneKey(s->scene), q(p.ramp), q(p.formula.text));
+  QString of;
+  for (const auto& one : p.scope.scenes) of += sceneKey(one.scene) + ",";
+  p.key = QString("f/%1/%2/%3").arg(of, q(p.ramp), q(p.formula.text));
   previewKey_ = p.key;
   Q_EMIT pictureAsked(p);
   if (const auto* o = tiles_.overview(p.key)) showRange(o->histogram.statistics, false);
@@ -381,7 +500,7 @@ const Product* IndicesDesk::product() const {
   const auto& all = bench_.study().products;
   for (auto p = all.rbegin(); p != all.rend(); ++p)
     if (p->kind == ProductKind::Index && p->step.value("scene", "") == s->id &&
-        p->step.value("formula", "") == edit_->formula())
+        p->step.value("formula", "") == edit_->formula() && p->step.value("inside", "") == cutTo())
       return &*p;
   return nullptr;
 }
@@ -474,15 +593,30 @@ void IndicesDesk::fillAreas() {
 
 void IndicesDesk::act() {
   const auto* s = bench_.currentScene();
-  if (s == nullptr || edit_->error()) return;
+  if (s == nullptr) return;
   say("");
+  const auto shown = [this](const QString& id) {
+    Q_EMIT productAsked(id);
+    if (const auto* p = bench_.study().product(id.toStdString())) dates_->showResult(*p);
+  };
+  QString missing;
+  if (mode_ != Mode::Index) {
+    const auto step = mode_ == Mode::Rules ? rules_->step() : dates_->step(missing);
+    if (!step) return say(missing);
+    return bench_.run(*step, primary_->text(), shown);
+  }
+  if (edit_->error()) return;
   if (product() == nullptr) {
     const std::string name = index_.empty() ? "Formula" : indexEntry(index_).title;
-    const Json step = {{"do", "index"},
-                       {"scene", s->id},
-                       {"formula", edit_->formula()},
-                       {"name", name},
-                       {"ramp", rampList_->currentData().toString().toStdString()}};
+    Json step = {{"do", "index"},
+                 {"scene", s->id},
+                 {"formula", edit_->formula()},
+                 {"name", name},
+                 {"ramp", rampList_->currentData().toString().toStdString()}};
+    const auto names = studyScope(bench_.study(), s->id, formulaNames(bench_.study())).names();
+    if (const auto with = used(parseFormula(edit_->formula(), names)); !with.empty())
+      step["with"] = with;
+    if (!cutTo().empty()) step["inside"] = cutTo();
     cuts_.clear();
     bench_.run(step, "Make " + q(name).toLower(),
                [this](const QString& id) { Q_EMIT productAsked(id); });

@@ -1,7 +1,9 @@
 #pragma once
 #include "charts/chart.h"
 #include "desks/desk.h"
+#include "desks/indices/dates_panel.h"
 #include "desks/indices/formula_edit.h"
+#include "desks/indices/rules_panel.h"
 #include "index/index_book.h"
 #include "shell/latest.h"
 
@@ -36,7 +38,23 @@ class IndicesDesk : public Desk {
   const Product* product() const;
   const Product* classMap() const;
 
+  enum class Mode { Index, Rules, Dates };
+  void setMode(Mode mode);
+  void updateAction();
+  void updateIndexAction();
+  void showWarnings();
+  IndexInHand inHand() const;
+  std::map<std::string, std::string> used(const Formula& formula) const;
+  std::string cutTo() const;
+
   TileStore& tiles_;
+  Mode mode_ = Mode::Index;
+  QPushButton* modes_[3];
+  QWidget* page_;
+  RulesPanel* rules_;
+  DatesPanel* dates_;
+  QLabel* warning_;
+  QCheckBox* inside_;
   Latest histogramJob_;
   FlowLayout* chips_;
   QWidget* book_;

@@ -6,6 +6,28 @@
 
 namespace zp {
 
+namespace {
+
+/// What else is worth knowing of a scene, in a sentence each.
+QString factsBeside(const Scene& scene) {
+  QString text;
+  if (!scene.pass.empty() || scene.incidence > 0)
+    text += QString(" %1 pass%2.")
+                .arg(scene.pass.empty() ? "Unknown" : scene.pass == "ascending" ? "Ascending" : "Descending",
+                     scene.incidence > 0
+                         ? QString(", %1° from the vertical").arg(decimal(scene.incidence, 1))
+                         : QString());
+  if (const auto n = scene.bandsOnOtherGrids().size(); n > 0)
+    text += QString(" %1 of its bands lie on another grid and are brought over as they are read.")
+                .arg(n);
+  if (scene.shift != Place{})
+    text += QString(" Its place is corrected by %1, %2.")
+                .arg(compact(scene.shift.x), compact(scene.shift.y));
+  return text;
+}
+
+}  // namespace
+
 ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Scenes") {
   auto* files = quietButton("Files…");
   files->setObjectName("bringFiles");
@@ -113,12 +135,16 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   nodata_ = new QLineEdit;
   nodata_->setObjectName("nodata");
   nodata_->setPlaceholderText("none");
-  edge_ = quietButton("Find zero edge");
-  edge_->setObjectName("findEdge");
-  edge_->setToolTip(
-      "Sets aside pixels that are zero in every band and reach the border; zeros inside stay "
-      "valid");
-  d->addLayout(labelledRow("No-data value", nodata_, edge_));
+  d->addLayout(labelledRow("No-data value", nodata_));
+  d->addWidget(sectionLabel("Set aside"));
+  mask_ = new MaskPanel(bench, view);
+  d->addWidget(mask_);
+  connect(mask_, &MaskPanel::trouble, this, &ScenesDesk::say);
+  d->addWidget(sectionLabel("Make a scene"));
+  making_ = new MakingPanel(bench);
+  d->addWidget(making_);
+  connect(making_, &MakingPanel::trouble, this, &ScenesDesk::say);
+  connect(making_, &MakingPanel::made, this, &ScenesDesk::productAsked);
   d->addWidget(sectionLabel("Outlines"));
   outlines_ = new QListWidget;
   outlines_->setObjectName("outlineList");
@@ -173,9 +199,6 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
     bench_.changeScene(q(s->id), "Change the no-data value", [&](Scene& one) {
       for (auto& b : one.bands) b.conversion.nodata = value;
     });
-  });
-  connect(edge_, &QPushButton::clicked, this, [this] {
-    if (const auto* s = chosen()) bench_.findEmptyEdgeOf(q(s->id));
   });
   connect(showFree_, &QPushButton::clicked, this, [this] {
     std::array<size_t, 3> b{};
@@ -285,7 +308,7 @@ void ScenesDesk::fillScene() {
       (scene.grid.crs.empty()
            ? "without a reference system: looking, indices and maps work, areas and points do not"
            : q(crsTitle(scene.grid.crs))) +
-      (scene.mask.empty() ? "." : ". The empty edge is set aside."));
+      "." + factsBeside(scene));
   name_->setText(q(scene.name));
   date_->setText(q(scene.date).left(10));
   preset_->clear();
@@ -307,6 +330,8 @@ void ScenesDesk::fillScene() {
   nodata_->setText(nd ? QString::number(*nd) : QString());
   fillBands(scene);
   fillComposites(*s);
+  mask_->show(s);
+  making_->show(s);
 }
 
 void ScenesDesk::fillBands(const Scene& scene) {

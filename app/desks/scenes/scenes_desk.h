@@ -1,5 +1,7 @@
 #pragma once
 #include "desks/desk.h"
+#include "desks/scenes/making_panel.h"
+#include "desks/scenes/mask_panel.h"
 
 namespace zp {
 
@@ -9,6 +11,8 @@ class ScenesDesk : public Desk {
  public:
   ScenesDesk(Workbench& bench, MapView& view);
   void refresh() override;
+  void leave() override { mask_->leave(); }
+  void forget() override { mask_->leave(); }
 
  public Q_SLOTS:
   void chooseFiles();
@@ -30,8 +34,10 @@ class ScenesDesk : public Desk {
   QWidget* details_;
   QComboBox *preset_, *state_;
   QLineEdit *nodata_, *name_, *date_;
-  QPushButton *edge_, *showFree_, *keep_, *forget_;
+  QPushButton *showFree_, *keep_, *forget_;
   QTableWidget* bands_;
+  MaskPanel* mask_;
+  MakingPanel* making_;
   FlowLayout* composites_;
   QComboBox* free_[3];
   QLabel* facts_;

@@ -1,0 +1,336 @@
+#include "desks/indices/dates_panel.h"
+
+#include "base/text.h"
+#include "study/study_scope.h"
+
+namespace zp {
+namespace {
+
+struct Words {
+  const char *title, *about, *action;
+};
+constexpr Words kWords[] = {
+    {"Difference of the index", "The index in hand of the later scene less that of the earlier one. "
+     "Cut it by a threshold afterwards, as any index.", "Make the difference"},
+    {"From one map to the other", "What became of every class between two class maps, as a map and a "
+     "table in hectares; or one class alone: lost, gained and kept.", "Map the change"},
+    {"How often a class was there", "Over class maps of many dates: how many times each pixel was of "
+     "the class.", "Count the dates"},
+    {"Areas over many dates", "The index in hand with its thresholds over each ticked scene: a table "
+     "and a curve of area against date.", "Follow the area"},
+    {"Against another's layer", "An index of yours less the same quantity made elsewhere, and why they "
+     "may differ.", "Compare the layers"}};
+
+QWidget* row(const QString& label, QWidget* field) {
+  auto* w = new QWidget;
+  auto* l = new QHBoxLayout(w);
+  l->setContentsMargins(0, 0, 0, 0);
+  l->setSpacing(8);
+  auto* text = secondLabel(label);
+  text->setFixedWidth(84);
+  field->setAccessibleName(label);
+  l->addWidget(text);
+  l->addWidget(field, 1);
+  return w;
+}
+
+}  // namespace
+
+std::string formulaOfScene(const std::string& formula, const std::vector<std::string>& roles,
+                           const std::string& name) {
+  std::string out;
+  size_t done = 0;
+  for (const auto& t : formulaTokens(formula, roles)) {
+    out += formula.substr(done, t.at - done);
+    if (t.kind == FormulaToken::Name) out += name + ".";
+    out += formula.substr(t.at, t.length);
+    done = t.at + t.length;
+  }
+  return out + formula.substr(done);
+}
+
+DatesPanel::DatesPanel(Workbench& bench, std::function<IndexInHand()> inHand, QWidget* parent)
+    : QWidget(parent), bench_(bench), inHand_(std::move(inHand)) {
+  what_ = new QComboBox;
+  what_->setObjectName("datesWhat");
+  what_->setAccessibleName("What to compare");
+  for (const auto& w : kWords) what_->addItem(w.title);
+  about_ = secondLabel("");
+  from_ = new QComboBox;
+  from_->setObjectName("datesFrom");
+  to_ = new QComboBox;
+  to_->setObjectName("datesTo");
+  class_ = new QComboBox;
+  class_->setObjectName("datesClass");
+  ticks_ = new QListWidget;
+  ticks_->setObjectName("datesTicks");
+  ticks_->setAccessibleName("Dates");
+  ticks_->setFixedHeight(128);
+  result_ = secondLabel("");
+  result_->setObjectName("datesResult");
+  table_ = plainTable({});
+  table_->setObjectName("datesTable");
+  curve_ = new LineChart;
+  curve_->setFixedHeight(150);
+  auto* layout = new QVBoxLayout(this);
+  layout->setContentsMargins(0, 0, 0, 0);
+  layout->setSpacing(8);
+  layout->addWidget(what_);
+  layout->addWidget(about_);
+  layout->addWidget(fromRow_ = row("Earlier", from_));
+  layout->addWidget(toRow_ = row("Later", to_));
+  layout->addWidget(ticks_);
+  layout->addWidget(classRow_ = row("Class", class_));
+  layout->addWidget(result_);
+  layout->addWidget(table_);
+  layout->addWidget(curve_);
+  layout->addStretch();
+  connect(what_, &QComboBox::currentIndexChanged, this, &DatesPanel::choose);
+  connect(from_, &QComboBox::activated, this, [this] { fillClasses(), Q_EMIT changed(); });
+  connect(to_, &QComboBox::activated, this, &DatesPanel::changed);
+  connect(ticks_, &QListWidget::itemChanged, this, [this] { fillClasses(), Q_EMIT changed(); });
+  choose();
+}
+
+void DatesPanel::choose() {
+  const auto what = static_cast<What>(what_->currentIndex());
+  about_->setText(kWords[what].about);
+  const bool pair = what == Difference || what == FromTo || what == Against;
+  fromRow_->setVisible(pair);
+  toRow_->setVisible(pair);
+  fromRow_->findChild<QLabel*>()->setText(what == Against ? "Yours" : "Earlier");
+  toRow_->findChild<QLabel*>()->setText(what == Against ? "Theirs" : "Later");
+  ticks_->setVisible(!pair);
+  classRow_->setVisible(what == FromTo || what == HowOften);
+  result_->setText("");
+  table_->setVisible(false);
+  curve_->setVisible(false);
+  fill();
+  const char* steps[] = {"", "change", "", "series", "compare"};
+  const auto& all = bench_.hasStudy() ? bench_.study().products : std::vector<Product>();
+  for (auto p = all.rbegin(); p != all.rend(); ++p)
+    if (p->step.value("do", "") == steps[what]) {
+      showResult(*p);
+      break;
+    }
+  Q_EMIT changed();
+}
+
+void DatesPanel::refresh() {
+  fill();
+  Q_EMIT changed();
+}
+
+void DatesPanel::fill() {
+  if (!bench_.hasStudy()) return;
+  const Study& s = bench_.study();
+  const auto what = static_cast<What>(what_->currentIndex());
+  std::vector<std::tuple<std::string, QString, QString>> all;  // date, text, id
+  if (what == Difference || what == Series) {
+    for (const auto& one : s.scenes)
+      if (!one.scene.isRadar() || what == Series)
+        all.emplace_back(one.scene.date, q(one.scene.name), q(one.id));
+  } else {
+    for (const auto& p : s.products) {
+      const bool map = p.kind == ProductKind::ClassMap;
+      const bool layer = p.kind == ProductKind::Index || p.kind == ProductKind::Quantity;
+      if (what == Against ? layer : map && p.step.value("do", "") != "change")
+        all.emplace_back(p.date, q(p.name) + "  " + niceDate(p.date), q(p.id));
+    }
+  }
+  std::stable_sort(all.begin(), all.end(), [](const auto& a, const auto& b) {
+    return std::get<0>(a) < std::get<0>(b);
+  });
+  const QVariant from = from_->currentData(), to = to_->currentData();
+  const QStringList before = ticked();
+  const QSignalBlocker quiet(ticks_);
+  from_->clear();
+  to_->clear();
+  ticks_->clear();
+  const auto* current = bench_.currentScene();
+  for (const auto& [date, text, id] : all) {
+    from_->addItem(text, id);
+    to_->addItem(text, id);
+    auto* item = new QListWidgetItem(text);
+    item->setData(Qt::UserRole, id);
+    item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
+    const auto* scene = s.scene(id.toStdString());
+    const bool like = scene == nullptr || (current != nullptr && scene->product.empty() &&
+                                           scene->scene.sensor == current->scene.sensor);
+    item->setCheckState((before.isEmpty() ? like : before.contains(id)) ? Qt::Checked
+                                                                        : Qt::Unchecked);
+    ticks_->addItem(item);
+  }
+  from_->setCurrentIndex(std::max(0, from_->findData(from)));
+  const int later = to_->findData(to);
+  to_->setCurrentIndex(later >= 0 ? later : to_->count() - 1);
+  fillClasses();
+}
+
+Json DatesPanel::classesOf(const Product& map) const {
+  return map.facts.value("classes", Json::array());
+}
+
+void DatesPanel::fillClasses() {
+  const auto what = static_cast<What>(what_->currentIndex());
+  const QVariant kept = class_->currentData();
+  class_->clear();
+  if (what == FromTo) class_->addItem("every class", 0);
+  const QString id = what == FromTo ? from_->currentData().toString() : ticked().value(0);
+  if (const auto* p = bench_.hasStudy() ? bench_.study().product(id.toStdString()) : nullptr)
+    for (const auto& c : classesOf(*p))
+      class_->addItem(q(c.at("name").get<std::string>()), c.at("code").get<int>());
+  class_->setCurrentIndex(std::max(0, class_->findData(kept)));
+}
+
+QStringList DatesPanel::ticked() const {
+  QStringList all;
+  for (int i = 0; i < ticks_->count(); ++i)
+    if (ticks_->item(i)->checkState() == Qt::Checked)
+      all << ticks_->item(i)->data(Qt::UserRole).toString();
+  return all;
+}
+
+QString DatesPanel::action() const {
+  return kWords[what_->currentIndex()].action;
+}
+
+std::optional<Json> DatesPanel::step(QString& missing) const {
+  const Study& s = bench_.study();
+  const auto what = static_cast<What>(what_->currentIndex());
+  const std::string from = from_->currentData().toString().toStdString(),
+                    to = to_->currentData().toString().toStdString();
+  const IndexInHand index = inHand_();
+  const auto fail = [&](const char* why) {
+    missing = why;
+    return std::optional<Json>();
+  };
+  if (what == Difference) {
+    if (from_->count() < 2 || from == to) return fail("Choose two different scenes.");
+    const auto names = formulaNames(s);
+    std::string earlier, later;
+    for (const auto& [name, id] : names) {
+      if (id == from) earlier = name;
+      if (id == to) later = name;
+    }
+    const auto& a = s.scene(from)->scene;
+    const auto& b = s.scene(to)->scene;
+    const std::string formula = "(" + formulaOfScene(index.formula, b.roles(), later) + ") - (" +
+                                formulaOfScene(index.formula, a.roles(), earlier) + ")";
+    const std::map<std::string, std::string> with{{earlier, from}, {later, to}};
+    try {
+      parseFormula(formula, studyScope(s, to, with).names());
+    } catch (const std::exception&) {
+      return fail("One of the two scenes lacks a band that the index needs.");
+    }
+    return Json{{"do", "index"},   {"scene", to},   {"formula", formula}, {"with", with},
+                {"ramp", "diverging"}, {"name", index.title + ", " + b.name + " less " + a.name}};
+  }
+  if (what == FromTo) {
+    if (from_->count() < 2 || from == to) return fail("Make class maps of two dates first.");
+    const int code = class_->currentData().toInt();
+    return Json{{"do", "change"}, {"from", from}, {"to", to}, {"code", code},
+                {"name", code == 0 ? "Change of classes"
+                                   : "Change of " + class_->currentText().toStdString()}};
+  }
+  if (what == Against) {
+    if (from_->count() < 2 || from == to) return fail("Choose two different layers.");
+    return Json{{"do", "compare"}, {"product", from}, {"to", to},
+                {"name", s.product(from)->name + " less " + s.product(to)->name}};
+  }
+  const QStringList ids = ticked();
+  if (ids.size() < 2)
+    return fail(what == Series ? "Tick two scenes or more." : "Make class maps of two dates first.");
+  Json list = Json::array();
+  for (const auto& id : ids) list.push_back(id.toStdString());
+  if (what == HowOften)
+    return Json{{"do", "history"}, {"maps", list}, {"code", class_->currentData().toInt()},
+                {"what", "times"}, {"name", "Times " + class_->currentText().toStdString()}};
+  if (index.cuts.empty()) return fail("Make the index of one date first, and set its threshold.");
+  Json step = {{"do", "series"}, {"scenes", list}, {"formula", index.formula}, {"at", index.cuts},
+               {"classes", index.classes}, {"name", index.title + " by date"}};
+  for (const auto& o : s.outlines)
+    if (o.studyArea) step["inside"] = o.id;
+  return step;
+}
+
+void DatesPanel::showResult(const Product& p) {
+  result_->setText("");
+  const bool series = p.kind == ProductKind::Areas, change = p.facts.contains("change");
+  table_->setVisible(series || change);
+  curve_->setVisible(series);
+  if (change) showChange(p.facts["change"], p);
+  if (series) showSeries(p);
+  if (p.facts.contains("reasons")) {
+    QString text = QString("Mean difference %1, spread %2, correlation %3.")
+                       .arg(compact(numberFrom(p.facts["mean"])), compact(numberFrom(p.facts["sd"])),
+                            decimal(numberFrom(p.facts["correlation"]), 4));
+    for (const auto& r : p.facts["reasons"]) text += "\n• " + q(r.get<std::string>());
+    if (p.facts["reasons"].empty()) text += "\nThey are the same.";
+    result_->setText(text);
+  }
+}
+
+/// Rows are what it was, columns what it is; hectares.
+void DatesPanel::showChange(const Json& change, const Product& p) {
+  const auto n = static_cast<int>(change.at("classes").size());
+  QStringList columns{"From \\ to, ha"};
+  std::map<int, int> place;
+  for (const auto& c : change["classes"]) {
+    place[c.at("code")] = static_cast<int>(place.size());
+    columns << q(c.at("name").get<std::string>());
+  }
+  table_->clear();
+  table_->setColumnCount(n + 1);
+  table_->setHorizontalHeaderLabels(columns);
+  table_->setRowCount(n);
+  for (int r = 0; r < n; ++r) {
+    table_->setItem(r, 0, new QTableWidgetItem(columns[r + 1]));
+    for (int c = 1; c <= n; ++c) table_->setItem(r, c, figureItem("0"));
+  }
+  for (const auto& c : change.at("cells")) {
+    const double area = numberFrom(c.at("area_m2"));
+    const QString text = std::isnan(area) ? grouped(c.at("pixels").get<qulonglong>())
+                                          : decimal(area / 10000, 1);
+    table_->setItem(place[c.at("from")], place[c.at("to")] + 1, figureItem(text));
+  }
+  table_->resizeColumnsToContents();
+  fitHeight(table_);
+  result_->setText(QString("From %1 to %2.")
+                       .arg(niceDate(p.facts.value("from", "")), niceDate(p.facts.value("to", ""))));
+}
+
+void DatesPanel::showSeries(const Product& p) {
+  Table t;
+  try {
+    t = readTable(p.file.string());
+  } catch (const std::exception& e) {
+    return result_->setText(QString::fromUtf8(e.what()));
+  }
+  const auto last = static_cast<int>(t.columns.size()) - 2;  // mean and usable share stand behind
+  table_->clear();
+  table_->setColumnCount(last);
+  QStringList columns{"Date"};
+  for (int c = 2; c < last; ++c) columns << q(t.columns[static_cast<size_t>(c)]);
+  columns << "usable";
+  table_->setHorizontalHeaderLabels(columns);
+  table_->setRowCount(static_cast<int>(t.rows.size()));
+  QVector<double> days, areas;
+  for (int r = 0; r < table_->rowCount(); ++r) {
+    const auto& cells = t.rows[static_cast<size_t>(r)];
+    table_->setItem(r, 0, new QTableWidgetItem(niceDate(cells[0])));
+    for (int c = 2; c < last; ++c)
+      table_->setItem(r, c - 1, figureItem(decimal(parseNumber(cells[static_cast<size_t>(c)]).value_or(NAN), 1)));
+    table_->setItem(r, last - 1, figureItem(decimal(100 * parseNumber(cells.back()).value_or(NAN), 0) + " %"));
+    const QDate day = QDate::fromString(q(cells[0]), Qt::ISODate);
+    const auto area = parseNumber(cells[static_cast<size_t>(last - 1)]);
+    if (!day.isValid() || !area) continue;
+    days << static_cast<double>(day.startOfDay(Qt::UTC).toSecsSinceEpoch());
+    areas << *area;
+  }
+  table_->resizeColumnsToContents();
+  fitHeight(table_);
+  curve_->show(days, areas, "date", columns[last - 2], true, tokens().accent);
+}
+
+}  // namespace zp

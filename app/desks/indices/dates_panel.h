@@ -1,0 +1,56 @@
+#pragma once
+#include "charts/chart.h"
+#include "desks/desk.h"
+
+namespace zp {
+
+/// What the index page holds now, which the dates are compared by.
+struct IndexInHand {
+  std::string formula, title, ramp;
+  std::vector<double> cuts;
+  Json classes = Json::array();
+};
+
+/// Between dates: the difference of an index, what became of the classes of two maps, how often a
+/// class was there, the same index and thresholds over many dates; and against a layer made elsewhere.
+class DatesPanel : public QWidget {
+  Q_OBJECT
+ public:
+  DatesPanel(Workbench& bench, std::function<IndexInHand()> inHand, QWidget* parent = nullptr);
+  void refresh();
+  /// The words on the button; what to run, nothing while something is missing (then `missing` says
+  /// what).
+  QString action() const;
+  std::optional<Json> step(QString& missing) const;
+  /// A product was made or chosen: its table or curve is shown.
+  void showResult(const Product& product);
+
+ Q_SIGNALS:
+  void changed();
+
+ private:
+  enum What { Difference, FromTo, HowOften, Series, Against };
+  void choose();
+  void fill();
+  Json classesOf(const Product& map) const;
+  void fillClasses();
+  void showChange(const Json& change, const Product& product);
+  void showSeries(const Product& product);
+  QStringList ticked() const;
+  std::vector<std::string> seenNames() const;
+
+  Workbench& bench_;
+  std::function<IndexInHand()> inHand_;
+  QComboBox *what_, *from_, *to_, *class_;
+  QListWidget* ticks_;
+  QWidget *fromRow_, *toRow_, *classRow_;
+  QLabel *about_, *result_;
+  QTableWidget* table_;
+  LineChart* curve_;
+};
+
+/// The formula with every role of it taken from a scene of this name: "nir" → "spring.nir".
+std::string formulaOfScene(const std::string& formula, const std::vector<std::string>& roles,
+                           const std::string& name);
+
+}  // namespace zp

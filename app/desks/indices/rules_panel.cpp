@@ -1,0 +1,146 @@
+#include "desks/indices/rules_panel.h"
+
+#include "base/text.h"
+#include "index/rules.h"
+#include "study/study_scope.h"
+
+namespace zp {
+
+RulesPanel::RulesPanel(Workbench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
+  auto* layout = new QVBoxLayout(this);
+  layout->setContentsMargins(0, 0, 0, 0);
+  layout->setSpacing(8);
+  hint_ = secondLabel("");
+  hint_->setObjectName("rulesHint");
+  layout->addWidget(hint_);
+  rows_ = new QVBoxLayout;
+  rows_->setSpacing(10);
+  layout->addLayout(rows_);
+  auto* add = linkButton("Add a rule");
+  add->setObjectName("addRule");
+  layout->addWidget(add, 0, Qt::AlignLeft);
+  connect(add, &QPushButton::clicked, this, [this] {
+    if (all_.size() >= 20) return;
+    addRow("", QString("Class %1").arg(all_.size() + 1));
+    all_.back().condition->setFocus();
+    check();
+  });
+  otherwise_ = new QLineEdit("Other");
+  otherwise_->setObjectName("ruleOtherwise");
+  otherwise_->setPlaceholderText("nothing: no class");
+  otherwise_->setAccessibleName("Class of what no rule gives one");
+  auto* row = new QHBoxLayout;
+  row->setSpacing(8);
+  row->addWidget(secondLabel("All else is"));
+  row->addWidget(otherwise_, 1);
+  layout->addLayout(row);
+  layout->addStretch();
+  connect(otherwise_, &QLineEdit::textChanged, this, &RulesPanel::changed);
+  addRow("", "Class 1");
+}
+
+void RulesPanel::addRow(const QString& condition, const QString& name) {
+  Row r;
+  const int number = static_cast<int>(all_.size()) + 1;
+  r.shade = toQt(suggestedColour(all_.size()));
+  r.box = new QWidget;
+  auto* box = new QVBoxLayout(r.box);
+  box->setContentsMargins(0, 0, 0, 0);
+  box->setSpacing(4);
+  r.condition = new FormulaEdit;
+  r.condition->setObjectName(QString("rule-%1").arg(number));
+  r.condition->setAccessibleName(QString("Rule %1").arg(number));
+  r.condition->setPlaceholderText("such as nir < 0.1 and green > red");
+  r.condition->setKnown(known_);
+  r.condition->setPlainText(condition);
+  r.name = new QLineEdit(name);
+  r.name->setObjectName(QString("ruleName-%1").arg(number));
+  r.name->setAccessibleName(QString("Class of rule %1").arg(number));
+  r.colour = new QToolButton;
+  r.colour->setIcon(swatch(r.shade, 14));
+  r.colour->setAccessibleName(QString("Colour of rule %1").arg(number));
+  r.error = secondLabel("");
+  setTone(r.error, "warning");
+  r.error->setVisible(false);
+  auto* drop = new QToolButton;
+  drop->setIcon(icon("close"));
+  drop->setAccessibleName(QString("Remove rule %1").arg(number));
+  auto* head = new QHBoxLayout;
+  head->setSpacing(6);
+  head->addWidget(secondLabel("gives"));
+  head->addWidget(r.colour);
+  head->addWidget(r.name, 1);
+  head->addWidget(drop);
+  box->addWidget(r.condition);
+  box->addLayout(head);
+  box->addWidget(r.error);
+  rows_->addWidget(r.box);
+  all_.push_back(r);
+  connect(r.condition, &QPlainTextEdit::textChanged, this, &RulesPanel::check);
+  connect(r.name, &QLineEdit::textChanged, this, &RulesPanel::check);
+  connect(r.colour, &QToolButton::clicked, this, [this, button = r.colour] {
+    for (auto& one : all_)
+      if (one.colour == button) {
+        const QColor c = QColorDialog::getColor(one.shade, this, "Colour of the class");
+        if (c.isValid()) one.shade = c, button->setIcon(swatch(c, 14));
+      }
+  });
+  connect(drop, &QToolButton::clicked, this, [this, gone = r.box] {
+    if (all_.size() < 2) return;
+    std::erase_if(all_, [&](const Row& one) { return one.box == gone; });
+    gone->deleteLater();
+    check();
+  });
+}
+
+void RulesPanel::refresh() {
+  const auto* s = bench_.currentScene();
+  if (s == nullptr) return;
+  known_ = studyScope(bench_.study(), s->id, formulaNames(bench_.study())).names();
+  for (auto& r : all_) r.condition->setKnown(known_);
+  QStringList layers;
+  for (const auto& [name, id] : formulaNames(bench_.study()))
+    if (bench_.study().product(id) != nullptr) layers << q(name);
+  hint_->setText("The first rule that holds gives the class. Names: the roles of " +
+                 q(s->scene.name) +
+                 (layers.isEmpty() ? QString(", and indices you make.")
+                                   : ", and " + layers.mid(0, 6).join(", ") +
+                                         (layers.size() > 6 ? "…" : ".")));
+  check();
+}
+
+void RulesPanel::check() {
+  for (auto& r : all_) {
+    const auto e = r.condition->toPlainText().trimmed().isEmpty() ? std::nullopt : r.condition->error();
+    r.error->setVisible(e.has_value());
+    if (e) r.error->setText(QString::fromUtf8(e->what()));
+  }
+  Q_EMIT changed();
+}
+
+std::optional<Json> RulesPanel::step() const {
+  const auto* s = bench_.hasStudy() ? bench_.currentScene() : nullptr;
+  if (s == nullptr) return {};
+  Json rules = Json::array();
+  std::vector<Formula> formulas;
+  for (const auto& r : all_) {
+    if (r.condition->toPlainText().trimmed().isEmpty()) continue;
+    if (r.condition->error() || r.name->text().trimmed().isEmpty()) return {};
+    formulas.push_back(parseFormula(r.condition->formula(), known_));
+    rules.push_back({{"when", r.condition->formula()},
+                     {"name", r.name->text().trimmed().toStdString()},
+                     {"colour", colourText(fromQt(r.shade))}});
+  }
+  if (rules.empty()) return {};
+  Json step = {{"do", "rules"},
+               {"scene", s->id},
+               {"name", rules[0]["name"].get<std::string>() + " by rules"},
+               {"rules", rules},
+               {"with", usedNames(formulas, formulaNames(bench_.study()))}};
+  if (!otherwise_->text().trimmed().isEmpty())
+    step["otherwise"] = {{"name", otherwise_->text().trimmed().toStdString()},
+                         {"colour", "#5a5a5a"}};
+  return step;
+}
+
+}  // namespace zp

@@ -1,0 +1,354 @@
+#include "desks/scenes/making_panel.h"
+
+#include "base/error.h"
+#include "base/text.h"
+#include "radar/speckle.h"
+
+namespace zp {
+
+/// One thing that can be made, and which fields it asks for.
+struct MakingPanel::Operation {
+  const char *id, *title, *about, *action;
+  enum Uses { ManyScenes, Bands, Other, Nothing } uses;
+  QList<QPair<QString, QString>> how;  // value, title
+  const char* number = "";             // label of the number, "" for none
+  double from = 0, to = 0, preset = 0;
+  bool window = false;
+};
+
+const QList<MakingPanel::Operation>& MakingPanel::operations() {
+  using O = Operation;
+  static const QList<O> all{
+      {"composite", "One scene out of several dates",
+       "Band by band the median of the dates, or every pixel from the date at which it is greenest "
+       "(Holben 1986). What is set aside is left out.",
+       "Combine the dates", O::ManyScenes,
+       {{"median", "median"}, {"greenest", "greenest pixel"}}},
+      {"join", "Adjoining scenes as one",
+       "Each pixel from the first ticked scene that has it, over the place of all.",
+       "Join the scenes", O::ManyScenes, {}},
+      {"stack", "Chosen bands as one file",
+       "On the grid of the first ticked band; whole numbers keep value = stored × scale.",
+       "Stack the bands", O::Bands,
+       {{"float32", "real numbers"}, {"uint16", "whole numbers, 16 bit"}, {"byte", "whole numbers, 8 bit"}},
+       "Scale", 1e-9, 1e9, 0.0001},
+      {"sharpen", "Sharpened for looking",
+       "The detail of a sharper band (Brovey: Gillespie 1987; Gram–Schmidt: Laben and Brower 2000). "
+       "For looking and labelling; not for classification.",
+       "Sharpen", O::Other, {{"gram-schmidt", "Gram–Schmidt"}, {"brovey", "Brovey"}}},
+      {"haze", "Haze subtracted",
+       "Dark-object subtraction (Chavez 1988): what the darkest pixels of the starting band show, and "
+       "less of it in longer wavelengths.",
+       "Subtract the haze", O::Other,
+       {{"2", "clear air"}, {"4", "very clear air"}, {"1", "moderate haze"}, {"0.7", "hazy"}, {"0.5", "very hazy"}},
+       "Dark object is", 0, 1e6, 0.01},
+      {"normalise", "Brought to another scene's light",
+       "Gain and offset a band from the pixels that did not change (Canty and Nielsen 2008).",
+       "Normalise", O::Other, {}},
+      {"speckle", "Speckle filtered",
+       "Local statistics of a window (Lee 1980), or of the half window on the pixel's own side of an "
+       "edge (Lee 1981). Averages are of power.",
+       "Filter the speckle", O::Nothing, {{"lee", "Lee"}, {"refined-lee", "refined Lee"}},
+       "Looks", 0.5, 1000, 4, true},
+      {"shift", "Where it lies against another",
+       "The shift in parts of a pixel, by phase correlation (Kuglin and Hines 1975). A correction is "
+       "kept with the scene; its file stays as it is.",
+       "Measure the shift", O::Other, {}}};
+  return all;
+}
+
+QWidget* MakingPanel::row(const QString& label, QWidget* field) {
+  auto* w = new QWidget;
+  auto* l = new QHBoxLayout(w);
+  l->setContentsMargins(0, 0, 0, 0);
+  l->setSpacing(8);
+  auto* text = secondLabel(label);
+  text->setFixedWidth(108);
+  text->setBuddy(field);
+  field->setAccessibleName(label);
+  l->addWidget(text);
+  l->addWidget(field, 1);
+  layout()->addWidget(w);
+  return w;
+}
+
+MakingPanel::MakingPanel(Workbench& bench, QWidget* parent)
+    : QWidget(parent), bench_(bench), latest_(this) {
+  auto* box = new QVBoxLayout(this);
+  box->setContentsMargins(0, 0, 0, 0);
+  box->setSpacing(6);
+  what_ = new QComboBox;
+  what_->setObjectName("makeWhat");
+  what_->setAccessibleName("What to make");
+  for (const auto& o : operations()) what_->addItem(o.title, QString(o.id));
+  box->addWidget(what_);
+  about_ = secondLabel("");
+  box->addWidget(about_);
+  ticks_ = new QListWidget;
+  ticks_->setObjectName("makeTicks");
+  ticks_->setFixedHeight(112);
+  box->addWidget(ticks_);
+  other_ = new QComboBox;
+  other_->setObjectName("makeOther");
+  otherRow_ = row("With", other_);
+  otherLabel_ = otherRow_->findChild<QLabel*>();
+  how_ = new QComboBox;
+  how_->setObjectName("makeHow");
+  howRow_ = row("How", how_);
+  number_ = new QDoubleSpinBox;
+  number_->setObjectName("makeNumber");
+  number_->setDecimals(4);
+  numberRow_ = row("Number", number_);
+  numberLabel_ = numberRow_->findChild<QLabel*>();
+  window_ = new QSpinBox;
+  window_->setObjectName("makeWindow");
+  window_->setRange(3, 31);
+  window_->setSingleStep(2);
+  window_->setValue(7);
+  window_->setSuffix(" pixels");
+  windowRow_ = row("Window", window_);
+  result_ = secondLabel("");
+  result_->setObjectName("makeResult");
+  box->addWidget(result_);
+  make_ = quietButton("");
+  make_->setObjectName("makeScene");
+  correct_ = quietButton("Correct it");
+  correct_->setObjectName("correctShift");
+  auto* buttons = new QHBoxLayout;
+  buttons->addWidget(make_);
+  buttons->addWidget(correct_);
+  buttons->addStretch();
+  box->addLayout(buttons);
+
+  connect(what_, &QComboBox::currentIndexChanged, this, &MakingPanel::choose);
+  connect(make_, &QPushButton::clicked, this, &MakingPanel::act);
+  connect(correct_, &QPushButton::clicked, this, [this] {
+    if (!shift_) return;
+    bench_.changeScene(q(id_), "Correct where a scene lies", [this](Scene& s) {
+      s.shift.x += shift_->by.x, s.shift.y += shift_->by.y;
+      s.grid = s.grid.moved(shift_->by);
+    });
+    shift_.reset();
+    choose();
+  });
+}
+
+const StudyScene* MakingPanel::scene() const {
+  return bench_.hasStudy() ? bench_.study().scene(id_) : nullptr;
+}
+
+const MakingPanel::Operation& MakingPanel::chosen() const {
+  return operations()[std::max(0, what_->currentIndex())];
+}
+
+void MakingPanel::show(const StudyScene* s) {
+  if (s == nullptr) return;
+  const bool another = s->id != id_;
+  id_ = s->id;
+  if (another && s->scene.isRadar() != (QString(chosen().id) == "speckle"))
+    what_->setCurrentIndex(what_->findData(s->scene.isRadar() ? "speckle" : "composite"));
+  choose();
+}
+
+void MakingPanel::choose() {
+  const Operation& o = chosen();
+  about_->setText(o.about);
+  make_->setText(o.action);
+  shift_.reset();
+  correct_->setVisible(false);
+  result_->setText("");
+  result_->setVisible(false);
+  const QVariant kept = how_->currentData();
+  how_->clear();
+  for (const auto& [value, title] : o.how) how_->addItem(title, value);
+  how_->setCurrentIndex(std::max(0, how_->findData(kept)));
+  howRow_->setVisible(!o.how.isEmpty());
+  const bool numbered = o.number[0] != '\0';
+  numberRow_->setVisible(numbered);
+  numberLabel_->setText(o.number);
+  number_->setAccessibleName(o.number);
+  if (numbered) {
+    number_->setRange(o.from, o.to);
+    number_->setValue(o.preset);
+  }
+  windowRow_->setVisible(o.window);
+  otherRow_->setVisible(o.uses == Operation::Other);
+  ticks_->setVisible(o.uses == Operation::ManyScenes || o.uses == Operation::Bands);
+  if (o.uses == Operation::Other) fillOthers();
+  if (ticks_->isVisibleTo(this)) fillTicks();
+  if (o.window) estimate();
+}
+
+/// The bands or scenes that can stand beside the chosen one.
+void MakingPanel::fillOthers() {
+  other_->clear();
+  const auto* s = scene();
+  if (s == nullptr) return;
+  const QString what = chosen().id;
+  otherLabel_->setText(what == "haze" ? "Starting band" : what == "sharpen" ? "Sharp band" : "Against");
+  if (what == "haze") {
+    for (size_t b = 0; b < s->scene.bands.size(); ++b)
+      other_->addItem(q(s->scene.bands[b].name), static_cast<int>(b));
+    return;
+  }
+  for (const auto& one : bench_.study().scenes) {
+    if (one.id == s->id) continue;
+    if (what != "sharpen") {
+      if (one.scene.isRadar() == s->scene.isRadar()) other_->addItem(q(one.scene.name), q(one.id));
+      continue;
+    }
+    if (one.scene.grid.pixelWidth() >= s->scene.grid.pixelWidth()) continue;
+    for (size_t b = 0; b < one.scene.bands.size(); ++b)
+      other_->addItem(q(one.scene.name) + ", " + q(one.scene.bands[b].name),
+                      QString("%1/%2").arg(q(one.id)).arg(b));
+  }
+  if (other_->count() == 0) {
+    result_->setText(what == "sharpen" ? "No scene here has smaller pixels than this one."
+                                       : "There is no other scene of this kind.");
+    result_->setVisible(true);
+  }
+}
+
+void MakingPanel::fillTicks() {
+  ticks_->clear();
+  const auto* s = scene();
+  if (s == nullptr) return;
+  const auto add = [&](const QString& text, const QString& value, bool on) {
+    auto* item = new QListWidgetItem(text);
+    item->setData(Qt::UserRole, value);
+    item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
+    item->setCheckState(on ? Qt::Checked : Qt::Unchecked);
+    ticks_->addItem(item);
+  };
+  // The chosen scene comes first: its grid is that of the result.
+  std::vector<const StudyScene*> all{s};
+  for (const auto& one : bench_.study().scenes)
+    if (one.id != s->id) all.push_back(&one);
+  for (const auto* one : all) {
+    if (chosen().uses == Operation::ManyScenes) {
+      if (one->scene.isRadar() == s->scene.isRadar() && one->product.empty())
+        add(q(one->scene.name) + "  " + niceDate(one->scene.date), q(one->id),
+            one->scene.sensor == s->scene.sensor);
+      continue;
+    }
+    for (size_t b = 0; b < one->scene.bands.size(); ++b)
+      add(q(one->scene.name) + ", " + q(one->scene.bands[b].name),
+          QString("%1/%2").arg(q(one->id)).arg(b), one == s);
+  }
+}
+
+void MakingPanel::estimate() {
+  const auto* s = scene();
+  if (s == nullptr || !s->scene.isRadar()) return;
+  latest_.ask([copy = s->scene](const Progress&) { return estimateLooks(copy, 0); },
+              [this](double looks) {
+                if (!chosen().window || !std::isfinite(looks)) return;
+                number_->setValue(looks);
+                result_->setText(
+                    QString("About %1 looks, by the evenest ground here.").arg(decimal(looks, 1)));
+                result_->setVisible(true);
+              },
+              [](const QString&) {});
+}
+
+QStringList MakingPanel::ticked() const {
+  QStringList all;
+  for (int i = 0; i < ticks_->count(); ++i)
+    if (ticks_->item(i)->checkState() == Qt::Checked)
+      all << ticks_->item(i)->data(Qt::UserRole).toString();
+  return all;
+}
+
+Json MakingPanel::step() const {
+  const Operation& o = chosen();
+  const auto* s = scene();
+  const std::string how = how_->currentData().toString().toStdString();
+  Json step = {{"do", o.id}, {"scene", s->id}};
+  std::string name = s->scene.name;
+  const QString what = o.id;
+  if (o.uses == Operation::ManyScenes) {
+    step["scenes"] = Json::array();
+    for (const auto& id : ticked()) step["scenes"].push_back(id.toStdString());
+    step["how"] = how;
+    name = what == "join" ? "Joined scenes"
+                          : (how == "greenest" ? "Greenest of " : "Median of ") +
+                                std::to_string(ticked().size()) + " dates";
+  } else if (o.uses == Operation::Bands) {
+    step["bands"] = Json::array();
+    for (const auto& t : ticked())
+      step["bands"].push_back({{"scene", t.section('/', 0, 0).toStdString()},
+                               {"band", t.section('/', 1).toULongLong()}});
+    step["type"] = how;
+    step["scale"] = how == "float32" ? 1.0 : number_->value();
+    name = "Stack of " + std::to_string(ticked().size()) + " bands";
+  } else if (what == "sharpen") {
+    const QString sharp = other_->currentData().toString();
+    step["sharp"] = sharp.section('/', 0, 0).toStdString();
+    step["band"] = sharp.section('/', 1).toULongLong();
+    step["how"] = how;
+    name += ", sharpened";
+  } else if (what == "haze") {
+    step["start"] = other_->currentData().toULongLong();
+    step["power"] = std::stod(how);
+    step["dark"] = number_->value();
+    name += ", less haze";
+  } else if (what == "normalise") {
+    step["reference"] = other_->currentData().toString().toStdString();
+    name += ", normalised";
+  } else if (what == "speckle") {
+    step["how"] = how;
+    step["window"] = window_->value() | 1;
+    step["looks"] = number_->value();
+    name += ", filtered";
+  }
+  step["name"] = name;
+  return step;
+}
+
+void MakingPanel::act() {
+  if (scene() == nullptr) return;
+  const Operation& o = chosen();
+  if (o.uses == Operation::Other && other_->count() == 0)
+    return Q_EMIT trouble("There is nothing to do it with; bring in another scene first.");
+  const bool many = o.uses == Operation::ManyScenes;
+  if (many && ticked().size() < 2) return Q_EMIT trouble("Tick two scenes or more.");
+  if (o.uses == Operation::Bands && ticked().isEmpty())
+    return Q_EMIT trouble("Tick one band or more.");
+  Q_EMIT trouble("");
+  if (QString(o.id) == "shift") return measure();
+  bench_.run(step(), o.action, [this](const QString& id) { Q_EMIT made(id); });
+}
+
+void MakingPanel::measure() {
+  const auto* s = scene();
+  const auto* to = bench_.study().scene(other_->currentData().toString().toStdString());
+  if (s == nullptr || to == nullptr) return;
+  // The band that both have and that shows most: near infrared, else the first common one.
+  int a = s->scene.bandOf("nir"), b = to->scene.bandOf("nir");
+  for (const auto& role : s->scene.roles())
+    if (a < 0 || b < 0) a = s->scene.bandOf(role), b = to->scene.bandOf(role);
+  if (a < 0 || b < 0) return Q_EMIT trouble("The two scenes have no band role in common.");
+  result_->setText("Measuring…");
+  result_->setVisible(true);
+  latest_.ask(
+      [one = s->scene, two = to->scene, a, b](const Progress& p) {
+        return measureShift({&one, static_cast<size_t>(a)}, {&two, static_cast<size_t>(b)}, p);
+      },
+      [this, name = q(to->scene.name)](const Shift& found) {
+        shift_ = found;
+        const auto way = [](double v, const char* plus, const char* minus) {
+          return decimal(std::abs(v), 2) + (v >= 0 ? plus : minus);
+        };
+        result_->setText(QString("It lies %1 and %2 of %3 (certainty %4).")
+                             .arg(way(found.columns, " pixels right", " pixels left"),
+                                  way(found.rows, " down", " up"), name,
+                                  decimal(found.certainty, 2)));
+        correct_->setVisible(std::hypot(found.columns, found.rows) >= 0.02);
+      },
+      [this](const QString& why) {
+        result_->setText("");
+        Q_EMIT trouble(why);
+      });
+}
+
+}  // namespace zp

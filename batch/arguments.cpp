@@ -1,0 +1,125 @@
+#include "arguments.h"
+
+#include <fmt/format.h>
+
+#include "base/text.h"
+#include "scene/sensor.h"
+
+namespace fs = std::filesystem;
+
+namespace zp {
+
+void SceneArguments::addTo(CLI::App& app, bool several) {
+  auto* one = app.add_option("SCENE", scene, "A raster, a folder of one-band rasters or a STAC item");
+  if (several)
+    app.add_option("--scene", named,
+                   "A scene under a name, as name=SCENE; its roles are name.role. Several may be given")
+        ->allow_extra_args(false);
+  else
+    one->required();
+  app.add_option("--sensor", sensor, "Preset to take band roles from");
+  app.add_option("--roles", roles, "Roles by band number, such as red=3,nir=4");
+  app.add_option("--nodata", nodata, "Stored value that stands for no data");
+}
+
+Scene SceneArguments::open() const {
+  return open(scene);
+}
+
+Scene SceneArguments::open(const std::string& path) const {
+  SceneOptions options;
+  options.sensor = sensor;
+  if (!sensor.empty()) argument("--sensor", [&] { zp::sensor(sensor); });
+  if (!roles.empty())
+    for (const auto& [role, number] : pairsFrom("--roles", roles)) {
+      const auto band = parseInteger(number);
+      if (!band || *band < 1 || *band > 100000)
+        throw CLI::ValidationError("--roles", fmt::format("“{}={}” is not role=band.", role, number));
+      argument("--roles", [&, role = role] { requireRole(role); });
+      options.roles[role] = static_cast<int>(*band);
+    }
+  if (!nodata.empty()) {
+    options.nodata = parseNumber(nodata);
+    if (!options.nodata)
+      throw CLI::ValidationError("--nodata", fmt::format("“{}” is not a number.", nodata));
+  }
+  return openScene(path, options);
+}
+
+Scope SceneArguments::scope() const {
+  std::vector<NamedScene> all;
+  if (!scene.empty()) all.push_back({"", open(scene)});
+  for (const auto& text : named) {
+    const size_t at = text.find('=');
+    const std::string name = text.substr(0, at);
+    if (at == std::string::npos || name.empty() || scopeName(name, {}) != name)
+      throw CLI::ValidationError(
+          "--scene", fmt::format("“{}” is not name=SCENE, its name of small letters, digits and _.",
+                                 text));
+    for (const auto& other : all)
+      if (other.name == name)
+        throw CLI::ValidationError("--scene", fmt::format("Two scenes are called “{}”.", name));
+    all.push_back({name, open(text.substr(at + 1))});
+  }
+  return Scope(std::move(all));
+}
+
+std::vector<fs::path> SceneArguments::files(const Scope& scope) const {
+  std::vector<fs::path> all;
+  for (const auto& s : scope.scenes)
+    for (const auto& f : filesOf(s.scene)) all.push_back(f);
+  return all;
+}
+
+void OutputArguments::addTo(CLI::App& app, const char* help, bool required) {
+  app.add_option("--out", out, help)->required(required);
+  app.add_flag("--replace", replace, "Replace the output where it exists");
+}
+
+std::vector<fs::path> filesOf(const Scene& scene) {
+  std::vector<fs::path> files;
+  for (const auto& b : scene.bands) files.push_back(b.file);
+  return files;
+}
+
+fs::path fileOfLayer(const std::string& layer) {
+  std::error_code ec;
+  return fs::exists(layer, ec) ? layer : layer.substr(0, layer.rfind(':'));
+}
+
+Json names(const Outputs& outputs) {
+  Json list = Json::array();
+  for (const auto& t : outputs.targets()) list.push_back(t.string());
+  return list;
+}
+
+std::map<std::string, std::string> pairsFrom(const char* option, const std::string& text) {
+  std::map<std::string, std::string> pairs;
+  for (const auto& part : split(text, ',')) {
+    const auto pair = split(part, '=');
+    if (pair.size() != 2)
+      throw CLI::ValidationError(
+          option, fmt::format("“{}” is not {}.", part,
+                              std::string(option) == "--roles" ? "role=band" : "theirs=ours"));
+    pairs[trimmed(pair[0])] = trimmed(pair[1]);
+  }
+  return pairs;
+}
+
+std::optional<Layer> insideFrom(const std::string& outline, const std::string& crs) {
+  if (outline.empty()) return {};
+  if (crs.empty())
+    throw Error(
+        "The scene has no reference system, so it cannot be cut to an outline; give it one first.");
+  return readLayer(outline, crs);
+}
+
+Formula formulaFrom(const std::string& text, const std::vector<std::string>& known) {
+  try {
+    return parseFormula(text, known);
+  } catch (const FormulaError& e) {
+    throw Error(fmt::format("{} (at character {} of the formula)", e.what(), e.at + 1));
+  }
+}
+
+}  // namespace zp

@@ -1,0 +1,56 @@
+#pragma once
+#include <CLI/CLI.hpp>
+
+#include "base/error.h"
+#include "base/outputs.h"
+#include "index/scope.h"
+
+namespace zp {
+
+/// What only the call itself can be wrong about: an Error of `check` becomes a wrong call (exit 2).
+template <class Check>
+void argument(const char* name, Check check) {
+  try {
+    check();
+  } catch (const Error& e) {
+    throw CLI::ValidationError(name, e.what());
+  }
+}
+
+/// The scenes of a call: one by itself, or several under names. The options of a call outlive the
+/// functions that set them up: each call owns a set.
+struct SceneArguments {
+  std::string scene, sensor, roles, nodata;
+  std::vector<std::string> named;  // name=SCENE
+
+  /// `several`: --scene is taken too.
+  void addTo(CLI::App& app, bool several = false);
+  Scene open() const;
+  /// All of them; the first one's roles stand alone.
+  Scope scope() const;
+  std::vector<std::filesystem::path> files(const Scope& scope) const;
+
+ private:
+  Scene open(const std::string& path) const;
+};
+
+struct OutputArguments {
+  std::string out;
+  bool replace = false;
+  void addTo(CLI::App& app, const char* help, bool required = true);
+};
+
+std::vector<std::filesystem::path> filesOf(const Scene& scene);
+std::filesystem::path fileOfLayer(const std::string& layer);
+Json names(const Outputs& outputs);
+
+/// "1=4,2=4" as pairs; a wrong call where it is not so.
+std::map<std::string, std::string> pairsFrom(const char* option, const std::string& text);
+
+/// Polygons to cut to, in a system; nothing for an empty name.
+std::optional<Layer> insideFrom(const std::string& outline, const std::string& crs);
+
+/// A formula; the Error says at which character it is wrong.
+Formula formulaFrom(const std::string& text, const std::vector<std::string>& known);
+
+}  // namespace zp

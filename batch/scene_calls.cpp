@@ -1,0 +1,199 @@
+// The calls that make scenes and class maps out of others: import, composite, change.
+#include <fmt/format.h>
+
+#include "arguments.h"
+#include "base/text.h"
+#include "calls.h"
+#include "index/class_change.h"
+#include "index/import_classes.h"
+#include "scene/combine.h"
+#include "mapping/make_map.h"
+
+namespace fs = std::filesystem;
+
+namespace zp {
+namespace {
+
+Json factsOf(const fs::path& file, const Outputs& outputs) {
+  const Scene s = openScene(std::vector<fs::path>{file});
+  Json bands = Json::array();
+  for (const auto& b : s.bands)
+    bands.push_back({{"name", b.name}, {"role", b.role.empty() ? Json(nullptr) : Json(b.role)}});
+  return {{"width", s.grid.width},
+          {"height", s.grid.height},
+          {"bands", bands},
+          {"outputs", names(outputs)}};
+}
+
+struct ImportArguments {
+  SceneArguments scene;
+  OutputArguments output;
+  std::string bands, type = "float32", values, legend, match, field, like;
+  double scale = 1, offset = 0;
+};
+
+CodeMatch matchFrom(const ImportArguments& a,
+                    const std::vector<std::pair<std::string, std::string>>& theirs,
+                    const Legend& legend) {
+  if (a.match.empty()) return suggestMatch(theirs, legend);
+  CodeMatch match;
+  for (const auto& [code, ours] : pairsFrom("--match", a.match))
+    argument("--match", [&, code = code, ours = ours] { match[code] = classCode(ours, "--match"); });
+  return match;
+}
+
+/// A class map made elsewhere, its codes matched with a legend of ours.
+Json importClassMap(const ImportArguments& a, const Progress& progress) {
+  const Legend legend = readLegend(a.legend);
+  Outputs outputs(a.output.replace);
+  const auto file = outputs.add(a.output.out, {fileOfLayer(a.scene.scene), a.legend});
+  CodeMatch match;
+  if (a.field.empty()) {
+    match = matchFrom(a, classesIn(a.scene.scene, progress.part(0, 0.3)), legend);
+    importClasses(a.scene.scene, match, legend, file, progress.part(0.3, 0.8));
+  } else {
+    const Grid grid = RasterFile(a.like).grid();
+    const Layer layer = readLayer(a.scene.scene, grid.crs);
+    match = matchFrom(a, classesIn(layer, a.field), legend);
+    importClasses(layer, a.field, match, grid, legend, file, progress.part(0.3, 0.8));
+  }
+  const Json areas = toJson(classAreas(file, legend, progress.part(0.8, 1)));
+  outputs.commit();
+  Json matched = Json::object();
+  for (const auto& [theirs, ours] : match) matched[theirs] = ours;
+  return {{"match", matched}, {"classes", areas}, {"outputs", names(outputs)}};
+}
+
+/// Bands of a scene as one file, with their roles and the state of their values.
+Json importBands(const ImportArguments& a, const Progress& progress) {
+  const Scene scene = a.scene.open();
+  const auto bands = bandsFromText(a.bands, scene);
+  SceneSpec spec = specLike(scene, bands);
+  argument("--type", [&] { spec.type = numberTypeFrom(a.type); });
+  spec.scale = a.scale, spec.offset = a.offset;
+  if (!a.values.empty()) {
+    spec.state = valueStateFrom(a.values);
+    if (idOf(spec.state) != a.values) {
+      std::vector<std::string> all;
+      for (const auto s : allValueStates()) all.push_back(idOf(s));
+      throw CLI::ValidationError("--values", fmt::format("“{}” is no state of values; they are {}.",
+                                                         a.values, listed(all)));
+    }
+  }
+  Outputs outputs(a.output.replace);
+  const auto file = outputs.add(a.output.out, filesOf(scene));
+  std::vector<BandSource> sources;
+  for (const size_t b : bands) sources.push_back({&scene, b});
+  const size_t lost = stackBands(sources, spec, file, progress);
+  outputs.commit();
+  Json facts = factsOf(a.output.out, outputs);
+  facts["lost"] = lost;
+  return facts;
+}
+
+Call import(CLI::App& app) {
+  auto* call = app.add_subcommand(
+      "import", "Bring bands together as one file, or a class map made elsewhere");
+  auto a = std::make_shared<ImportArguments>();
+  a->scene.addTo(*call);
+  a->output.addTo(*call, "GeoTIFF to write");
+  call->add_option("--bands", a->bands, "Band numbers, such as 1,2,5; all by default");
+  call->add_option("--type", a->type, "Number type: byte, uint16, int16 or float32");
+  call->add_option("--scale", a->scale, "Of whole numbers: stored x scale + offset is the value");
+  call->add_option("--offset", a->offset, "See --scale");
+  call->add_option("--values", a->values, "State of values, such as surface-reflectance");
+  auto* legend =
+      call->add_option("--legend", a->legend, "A legend: what is brought in is a class map");
+  call->add_option("--match", a->match, "Codes as theirs=ours; by name, then by code, by default")
+      ->needs(legend);
+  auto* like = call->add_option("--like", a->like, "Raster whose grid polygons are brought onto");
+  call->add_option("--class-field", a->field, "Field of a vector layer that holds the class")
+      ->needs(legend)
+      ->needs(like);
+  return {call, [a](const Progress& progress) {
+            return a->legend.empty() ? importBands(*a, progress) : importClassMap(*a, progress);
+          }};
+}
+
+Call composite(CLI::App& app) {
+  struct Arguments {
+    std::vector<std::string> scenes;
+    std::string how = "median", roles, sensor;
+    OutputArguments output;
+  };
+  auto* call = app.add_subcommand(
+      "composite", "One scene out of several: median or greenest over dates, or joined");
+  auto a = std::make_shared<Arguments>();
+  call->add_option("SCENES", a->scenes, "Two or more scenes; the result lies on the first's grid")
+      ->required();
+  call->add_option("--how", a->how, "median, greenest (highest vegetation index) or join (mosaic)")
+      ->check(CLI::IsMember({"median", "greenest", "join"}));
+  call->add_option("--sensor", a->sensor, "Preset to take band roles from");
+  a->output.addTo(*call, "GeoTIFF to write");
+  return {call, [a](const Progress& progress) {
+            std::vector<Scene> scenes;
+            std::vector<fs::path> inputs;
+            for (const auto& path : a->scenes) {
+              SceneOptions options;
+              options.sensor = a->sensor;
+              scenes.push_back(openScene(path, options));
+              for (const auto& f : filesOf(scenes.back())) inputs.push_back(f);
+            }
+            Outputs outputs(a->output.replace);
+            const auto file = outputs.add(a->output.out, inputs);
+            const auto combine = a->how == "join"       ? &joinScenes
+                                 : a->how == "greenest" ? &greenestOfDates
+                                                        : &medianOfDates;
+            combine(scenes, file, progress);
+            outputs.commit();
+            return factsOf(a->output.out, outputs);
+          }};
+}
+
+Call change(CLI::App& app) {
+  struct Arguments {
+    std::vector<std::string> maps;
+    int code = 0;
+    OutputArguments output;
+  };
+  auto* call = app.add_subcommand("change", "What became of each class between class maps");
+  auto a = std::make_shared<Arguments>();
+  call->add_option("MAPS", a->maps,
+                   "Two class maps, the earlier first; or more, in order, with --class")
+      ->required();
+  call->add_option("--class", a->code, "Code of the class to follow: gained, lost and kept; of more "
+                                       "than two maps, how often a pixel was of it")
+      ->check(CLI::Range(1, 65535));
+  a->output.addTo(*call, "GeoTIFF to write", false);
+  call->callback([a] {
+    if (a->maps.size() < 2) throw CLI::ValidationError("change", "give two class maps or more");
+    if (a->maps.size() > 2 && (a->code == 0 || a->output.out.empty()))
+      throw CLI::ValidationError("change", "more than two maps need --class and --out");
+  });
+  return {call, [a](const Progress& progress) {
+            std::vector<fs::path> maps(a->maps.begin(), a->maps.end());
+            Outputs outputs(a->output.replace);
+            fs::path file;
+            if (!a->output.out.empty()) file = outputs.add(a->output.out, maps);
+            Json json;
+            if (maps.size() == 2) {
+              json = toJson(classChange(maps[0], maps[1], a->code, file, progress));
+            } else {
+              std::vector<std::string> dates;
+              for (const auto& m : maps) dates.push_back(m.stem().string());
+              classHistory(maps, dates, a->code, {file, {}, {}}, progress);
+              json = {{"dates", dates}};
+            }
+            outputs.commit();
+            json["outputs"] = names(outputs);
+            return json;
+          }};
+}
+
+}  // namespace
+
+std::vector<Call> addSceneCalls(CLI::App& app) {
+  return {import(app), composite(app), change(app)};
+}
+
+}  // namespace zp

@@ -1,0 +1,84 @@
+#include "study/study_scope.h"
+
+#include <algorithm>
+#include <cmath>
+
+#include "base/error.h"
+#include "study/making.h"
+
+namespace zp {
+
+std::map<std::string, std::string> formulaNames(const Study& study) {
+  std::map<std::string, std::string> names;
+  std::vector<std::string> taken = knownRoles();
+  const auto add = [&](const std::string& text, const std::string& id) {
+    const std::string name = scopeName(text, taken);
+    taken.push_back(name);
+    names[name] = id;
+  };
+  for (const auto& s : study.scenes) add(s.scene.name, s.id);
+  for (const auto& p : study.products)
+    if (p.kind == ProductKind::Index || p.kind == ProductKind::Quantity ||
+        p.kind == ProductKind::ClassMap)
+      add(p.name, p.id);
+  return names;
+}
+
+Scene layerOf(const Product& p) {
+  const auto state = p.kind == ProductKind::ClassMap  ? ValueState::ClassCodes
+                     : p.kind == ProductKind::Quantity ? ValueState::Quantity
+                                                       : ValueState::Unknown;
+  Scene layer = layerScene(p.file, p.name, state);
+  // In a class map, 0 is no class.
+  if (state == ValueState::ClassCodes && !layer.bands[0].conversion.nodata)
+    layer.bands[0].conversion.nodata = 0;
+  return layer;
+}
+
+Scope studyScope(const Study& study, const std::string& scene,
+                 const std::map<std::string, std::string>& with) {
+  std::vector<NamedScene> all{{"", needScene(study, scene).scene}};
+  for (const auto& [name, id] : with) {
+    const auto* s = study.scene(id);
+    all.push_back({name, s != nullptr ? s->scene : layerOf(needProduct(study, id))});
+  }
+  Scope scope(std::move(all));
+  scope.grid = onDeliveryGrid(study, scope.grid);
+  return scope;
+}
+
+std::map<std::string, std::string> usedNames(const std::vector<Formula>& formulas,
+                                             const std::map<std::string, std::string>& names) {
+  std::map<std::string, std::string> used;
+  for (const auto& f : formulas)
+    for (const auto& v : f.variables)
+      if (const auto at = names.find(v.substr(0, v.find('.'))); at != names.end()) used.insert(*at);
+  return used;
+}
+
+Grid onDeliveryGrid(const Study& study, const Grid& grid) {
+  if (!study.delivery || grid.crs.empty()) return grid;
+  const auto& d = *study.delivery;
+  Grid lattice;
+  lattice.width = lattice.height = 1;
+  lattice.georeferenced = true;
+  lattice.crs = d.crs;
+  lattice.transform = {d.origin.x, d.pixel, 0, d.origin.y, 0, -d.pixel};
+  const PixelNet net(grid, lattice);
+  double left = 1e30, top = 1e30, right = -1e30, bottom = -1e30;
+  const auto grow = [&](int x, int y) {
+    const Place p = net.at(x, y);
+    left = std::min(left, p.x), right = std::max(right, p.x);
+    top = std::min(top, p.y), bottom = std::max(bottom, p.y);
+  };
+  for (int x = 0; x < grid.width; x += std::max(1, grid.width / 64)) grow(x, 0), grow(x, grid.height - 1);
+  for (int y = 0; y < grid.height; y += std::max(1, grid.height / 64)) grow(0, y), grow(grid.width - 1, y);
+  grow(grid.width - 1, grid.height - 1);
+  left = std::floor(left), top = std::floor(top), right = std::ceil(right), bottom = std::ceil(bottom);
+  if (!std::isfinite(left + top + right + bottom) || !((right - left) * (bottom - top) < 0x1p31))
+    throw Error("The delivery grid would have too many pixels here; choose a larger pixel.");
+  const int w = std::max(1, static_cast<int>(right - left)), h = std::max(1, static_cast<int>(bottom - top));
+  return pieceOf(lattice, {static_cast<int>(left), static_cast<int>(top), w, h}, w, h);
+}
+
+}  // namespace zp

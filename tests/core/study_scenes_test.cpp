@@ -1,0 +1,145 @@
+// The steps of a study that make scenes, classes by rules, change and series.
+#include <cmath>
+
+#include "study/step.h"
+#include "study/study_scope.h"
+#include "support/rasters.h"
+
+using namespace zp;
+using namespace zp::testing;
+
+namespace {
+
+struct Sample {
+  Folder folder;
+  Study study = Study::create(folder / "study", "Sample");
+  std::string spring, autumn;
+  Sample() {
+    const Grid g = metricGrid(20, 20);
+    spring = add("Spring 2031", g, 0.2f, "2031-04-01");
+    autumn = add("Autumn 2031", g, 0.6f, "2031-10-01");
+  }
+  std::string add(const std::string& name, const Grid& g, float nir, const std::string& date) {
+    std::vector<float> rising(g.pixels());
+    for (size_t i = 0; i < rising.size(); ++i) rising[i] = static_cast<float>(i % 20) / 20;
+    Scene s = openScene(writeFloats(folder / (name + ".tif"), g,
+                                    {rising, std::vector<float>(g.pixels(), nir)}, {"red", "nir"}));
+    s.name = name;
+    s.date = date;
+    return study.addScene(s);
+  }
+  std::string run(const Json& step) { return study.addProduct(runStep(study, step, Progress())); }
+};
+
+const Json kTwo = Json::array({{{"name", "low"}, {"colour", "#112233"}}, {{"name", "high"}, {"colour", "#445566"}}});
+
+}  // namespace
+
+TEST(StudySteps, AFormulaOverScenesAndProducts) {
+  Sample d;
+  const auto names = formulaNames(d.study);
+  EXPECT_EQ(names.at("spring_2031"), d.spring);
+  const auto scope = studyScope(d.study, d.spring, names);
+  const auto f = parseFormula("autumn_2031.nir - nir", scope.names());
+  const auto with = usedNames({f}, names);
+  EXPECT_EQ(with.size(), 1u);
+  const auto id = d.run({{"do", "index"}, {"scene", d.spring}, {"formula", f.text}, {"name", "Rise"}, {"with", with}});
+  EXPECT_NEAR(d.study.product(id)->facts["mean"].get<double>(), 0.4, 1e-6);
+  // A product is a layer of the next formula, and makes it out of date when it changes.
+  const auto more = formulaNames(d.study);
+  ASSERT_EQ(more.count("rise"), 1u);
+  const auto next = d.run({{"do", "index"}, {"scene", d.spring}, {"formula", "rise * 2"}, {"name", "Twice"}, {"with", {{"rise", id}}}});
+  EXPECT_NEAR(d.study.product(next)->facts["mean"].get<double>(), 0.8, 1e-6);
+  ++d.study.scene(d.autumn)->revision;
+  EXPECT_TRUE(d.study.outOfDate(*d.study.product(next)));
+}
+
+TEST(StudySteps, RulesChangeAndHistory) {
+  Sample d;
+  const auto map = [&](const std::string& scene, const std::string& when) {
+    return d.run({{"do", "rules"}, {"scene", scene}, {"name", "Map"},
+                  {"rules", Json::array({{{"when", when}, {"name", "wet"}, {"colour", "#0000ff"}}})},
+                  {"otherwise", {{"name", "dry"}, {"colour", "#aaaaaa"}}}});
+  };
+  const auto a = map(d.spring, "red < 0.3"), b = map(d.autumn, "red < 0.5 and nir > 0.3");
+  const auto change = d.run({{"do", "change"}, {"from", a}, {"to", b}, {"code", 1}, {"name", "Change"}});
+  const auto& classes = d.study.product(change)->facts["classes"];
+  EXPECT_EQ(classes[1]["name"], "gained");
+  EXPECT_EQ(classes[1]["area_m2"], 4 * 20 * 100.0);
+  const auto times = d.run({{"do", "history"}, {"maps", {a, b}}, {"code", 1}, {"what", "times"}, {"name", "Times wet"}});
+  EXPECT_EQ(d.study.product(times)->kind, ProductKind::Quantity);
+  EXPECT_EQ(d.study.product(times)->facts["max"], 2.0);
+  const auto first = d.run({{"do", "history"}, {"maps", {a, b}}, {"code", 1}, {"what", "first"}, {"name", "First wet"}});
+  EXPECT_EQ(d.study.product(first)->facts["classes"][0]["name"], "2031-04-01");
+}
+
+TEST(StudySteps, ASeriesOverDatesIsATable) {
+  Sample d;
+  const auto id = d.run({{"do", "series"}, {"scenes", {d.autumn, d.spring}}, {"formula", "nir"}, {"at", {0.5}}, {"classes", kTwo}, {"name", "Nir by date"}});
+  const Table t = readTable(d.study.product(id)->file.string());
+  ASSERT_EQ(t.rows.size(), 2u);
+  EXPECT_EQ(t.columns[3], "high ha");
+  EXPECT_EQ(t.rows[0][0], "2031-04-01");
+  EXPECT_EQ(t.rows[0][3], "0");
+  EXPECT_EQ(t.rows[1][3], "4");
+  EXPECT_EQ(d.study.product(id)->kind, ProductKind::Areas);
+  for (const auto& f : fs::directory_iterator(d.folder / "study/products"))
+    EXPECT_NE(f.path().extension(), ".tif") << f.path();
+}
+
+TEST(StudySteps, AMadeSceneJoinsTheStudyAndGoesWithItsProduct) {
+  Sample d;
+  const auto id = d.run({{"do", "composite"}, {"scenes", {d.spring, d.autumn}}, {"how", "median"}, {"name", "Median"}});
+  ASSERT_EQ(d.study.scenes.size(), 3u);
+  const auto scene = d.study.scenes.back();
+  EXPECT_EQ(scene.product, id);
+  EXPECT_EQ(scene.scene.roles(), (std::vector<std::string>{"red", "nir"}));
+  const auto index = d.run({{"do", "index"}, {"scene", scene.id}, {"formula", "nir"}, {"name", "N"}});
+  EXPECT_NEAR(d.study.product(index)->facts["mean"].get<double>(), 0.4, 1e-6);
+  d.study.save();
+  // A change upstream reaches what was made from the made scene.
+  ++d.study.scene(d.spring)->revision;
+  EXPECT_TRUE(d.study.outOfDate(*d.study.product(index)));
+  const Product before = *d.study.product(id);
+  d.study.replaceProduct(runStep(d.study, before.step, Progress(), &before));
+  EXPECT_FALSE(d.study.outOfDate(*d.study.product(id)));
+  EXPECT_TRUE(d.study.outOfDate(*d.study.product(index)));
+  d.study.toBin(id);
+  EXPECT_EQ(d.study.scenes.size(), 2u);
+  d.study.fromBin(id);
+  ASSERT_EQ(d.study.scenes.size(), 3u);
+  EXPECT_EQ(d.study.scenes.back().id, scene.id);
+}
+
+TEST(StudySteps, TheDeliveryGridHoldsForResults) {
+  Sample d;
+  d.study.delivery = DeliveryGrid{crsFrom("EPSG:32628"), {400000, 5000000}, 25};
+  d.study.save();
+  const auto id = d.run({{"do", "index"}, {"scene", d.spring}, {"formula", "nir"}, {"name", "N"}});
+  const RasterFile file(d.study.product(id)->file);
+  EXPECT_EQ(crsName(file.grid().crs), "EPSG:32628");
+  EXPECT_EQ(file.grid().pixelWidth(), 25);
+  EXPECT_NEAR(std::remainder(file.grid().transform[0] - 400000, 25), 0, 1e-6);
+  EXPECT_NEAR(d.study.product(id)->facts["mean"].get<double>(), 0.2, 1e-6);
+}
+
+TEST(StudySteps, AComparisonWithAnothers) {
+  Sample d;
+  const auto a = d.run({{"do", "index"}, {"scene", d.spring}, {"formula", "red"}, {"name", "Ours"}});
+  const auto b = d.run({{"do", "index"}, {"scene", d.spring}, {"formula", "red + 0.5"}, {"name", "Theirs"}});
+  const auto c = d.run({{"do", "compare"}, {"product", a}, {"to", b}, {"name", "Difference"}});
+  EXPECT_EQ(d.study.product(c)->facts["reasons"][0].get<std::string>().rfind("Offset", 0), 0u);
+}
+
+TEST(StudySteps, AllThatMakesScenesRuns) {
+  Sample d;
+  d.run({{"do", "stack"}, {"bands", Json::array({{{"scene", d.spring}, {"band", 1}}, {{"scene", d.autumn}, {"band", 1}}})}, {"name", "Stack"}, {"type", "uint16"}, {"scale", 0.001}});
+  EXPECT_EQ(d.study.scenes.back().scene.bands.size(), 2u);
+  d.run({{"do", "join"}, {"scenes", {d.spring, d.autumn}}, {"name", "Joined"}});
+  d.run({{"do", "sharpen"}, {"scene", d.spring}, {"sharp", d.autumn}, {"band", 0}, {"name", "Sharp"}});
+  for (auto& b : d.study.scene(d.spring)->scene.bands) b.wavelength = 600;
+  d.run({{"do", "haze"}, {"scene", d.spring}, {"start", 0}, {"name", "Clear"}});
+  EXPECT_NE(sentenceOf([&] { d.run({{"do", "speckle"}, {"scene", d.spring}, {"name", "S"}}); }).find("no radar"), std::string::npos);
+  EXPECT_THROW(d.run({{"do", "stack"}, {"bands", Json::array({{{"scene", d.spring}, {"band", 9}}})}, {"name", "X"}}), Error);
+  for (const auto& s : d.study.scenes) EXPECT_TRUE(s.product.empty() || d.study.product(s.product) != nullptr);
+}
