@@ -10,10 +10,12 @@ namespace fs = std::filesystem;
 namespace zp {
 
 void SceneArguments::addTo(CLI::App& app, bool several) {
-  auto* one = app.add_option("SCENE", scene, "A raster, a folder of one-band rasters or a STAC item");
+  auto* one =
+      app.add_option("SCENE", scene, "A raster, a folder of one-band rasters or a STAC item");
   if (several)
-    app.add_option("--scene", named,
-                   "A scene under a name, as name=SCENE; its roles are name.role. Several may be given")
+    app.add_option(
+           "--scene", named,
+           "A scene under a name, as name=SCENE; its roles are name.role. Several may be given")
         ->allow_extra_args(false);
   else
     one->required();
@@ -34,7 +36,8 @@ Scene SceneArguments::open(const std::string& path) const {
     for (const auto& [role, number] : pairsFrom("--roles", roles)) {
       const auto band = parseInteger(number);
       if (!band || *band < 1 || *band > 100000)
-        throw CLI::ValidationError("--roles", fmt::format("“{}={}” is not role=band.", role, number));
+        throw CLI::ValidationError("--roles",
+                                   fmt::format("“{}={}” is not role=band.", role, number));
       argument("--roles", [&, role = role] { requireRole(role); });
       options.roles[role] = static_cast<int>(*band);
     }
@@ -54,8 +57,8 @@ Scope SceneArguments::scope() const {
     const std::string name = text.substr(0, at);
     if (at == std::string::npos || name.empty() || scopeName(name, {}) != name)
       throw CLI::ValidationError(
-          "--scene", fmt::format("“{}” is not name=SCENE, its name of small letters, digits and _.",
-                                 text));
+          "--scene",
+          fmt::format("“{}” is not name=SCENE, its name of small letters, digits and _.", text));
     for (const auto& other : all)
       if (other.name == name)
         throw CLI::ValidationError("--scene", fmt::format("Two scenes are called “{}”.", name));

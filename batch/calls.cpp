@@ -86,7 +86,8 @@ Call index(CLI::App& app) {
   call->add_flag("--list", a->list, "List the indices this scene can and cannot do");
   call->callback([a] {
     if (a->scene.scene.empty() && a->scene.named.empty())
-      throw CLI::ValidationError("index", "give a SCENE, or scenes under names with --scene name=SCENE");
+      throw CLI::ValidationError("index",
+                                 "give a SCENE, or scenes under names with --scene name=SCENE");
     if (a->list) return;
     if (a->index.empty() && a->formula.empty())
       throw CLI::ValidationError("index", "give --index ID or --formula TEXT (or --list)");
@@ -150,51 +151,54 @@ Call threshold(CLI::App& app) {
   auto* polygons =
       call->add_option("--polygons", a->polygons, "Vector file for polygons of classes");
   call->add_option("--keep", a->keep, "Names of the classes that become polygons")->needs(polygons);
-  call->add_option("--smallest", a->shape.smallest, "Leave out polygons below so many square metres")
+  call->add_option("--smallest", a->shape.smallest,
+                   "Leave out polygons below so many square metres")
       ->needs(polygons)
       ->check(CLI::NonNegativeNumber);
   call->add_option("--smooth", a->shape.smoothing, "Cut the corners of polygons, so many rounds")
       ->needs(polygons)
       ->check(CLI::Range(0, 5));
-  return {
-      call, [a](const Progress& progress) {
-        const auto source = readingSource(a->raster);
-        std::vector<double> at;
-        for (const auto& part : split(a->at, ',')) {
-          const auto t = parseNumber(part);
-          if (!t) throw CLI::ValidationError("--at", fmt::format("“{}” is not a number.", part));
-          at.push_back(*t);
-        }
-        Legend legend;
-        for (const auto& name : split(a->names, ','))
-          legend.addMissing(legend.firstFreeCode(), name);
-        std::map<int, std::string> keep;
-        for (const auto& c : legend.classes) keep[c.code] = c.name;
-        if (!a->keep.empty()) {
-          keep.clear();
-          const auto all = split(a->names, ',');
-          for (const auto& name : split(a->keep, ',')) {
-            const auto found = std::find(all.begin(), all.end(), name);
-            if (found == all.end())
-              throw CLI::ValidationError("--keep", fmt::format("There is no class “{}” to keep.{}",
-                                                               name, didYouMean(name, all)));
-            keep[static_cast<int>(found - all.begin()) + 1] = name;
-          }
-        }
-        argument("--at", [&] { requireRising(at, legend); });
-        Outputs outputs(a->output.replace);
-        const fs::path temporary = outputs.add(a->output.out, {source.file});
-        fs::path vector;
-        if (!a->polygons.empty()) vector = outputs.add(a->polygons, {source.file});
-        thresholdToClasses(source.file, std::max(1, source.band), at, legend, temporary,
-                           progress.part(0, 0.6));
-        if (!vector.empty())
-          writeLayer(vector, a->polygons, classPolygons(temporary, keep, progress.part(0.6, 0.9), a->shape),
-                     {FieldType::Integer, FieldType::Text, FieldType::Real});
-        const Json areas = toJson(classAreas(temporary, legend, progress.part(0.9, 1)));
-        outputs.commit();
-        return Json{{"classes", areas}, {"outputs", names(outputs)}};
-      }};
+  return {call, [a](const Progress& progress) {
+            const auto source = readingSource(a->raster);
+            std::vector<double> at;
+            for (const auto& part : split(a->at, ',')) {
+              const auto t = parseNumber(part);
+              if (!t)
+                throw CLI::ValidationError("--at", fmt::format("“{}” is not a number.", part));
+              at.push_back(*t);
+            }
+            Legend legend;
+            for (const auto& name : split(a->names, ','))
+              legend.addMissing(legend.firstFreeCode(), name);
+            std::map<int, std::string> keep;
+            for (const auto& c : legend.classes) keep[c.code] = c.name;
+            if (!a->keep.empty()) {
+              keep.clear();
+              const auto all = split(a->names, ',');
+              for (const auto& name : split(a->keep, ',')) {
+                const auto found = std::find(all.begin(), all.end(), name);
+                if (found == all.end())
+                  throw CLI::ValidationError("--keep",
+                                             fmt::format("There is no class “{}” to keep.{}", name,
+                                                         didYouMean(name, all)));
+                keep[static_cast<int>(found - all.begin()) + 1] = name;
+              }
+            }
+            argument("--at", [&] { requireRising(at, legend); });
+            Outputs outputs(a->output.replace);
+            const fs::path temporary = outputs.add(a->output.out, {source.file});
+            fs::path vector;
+            if (!a->polygons.empty()) vector = outputs.add(a->polygons, {source.file});
+            thresholdToClasses(source.file, std::max(1, source.band), at, legend, temporary,
+                               progress.part(0, 0.6));
+            if (!vector.empty())
+              writeLayer(vector, a->polygons,
+                         classPolygons(temporary, keep, progress.part(0.6, 0.9), a->shape),
+                         {FieldType::Integer, FieldType::Text, FieldType::Real});
+            const Json areas = toJson(classAreas(temporary, legend, progress.part(0.9, 1)));
+            outputs.commit();
+            return Json{{"classes", areas}, {"outputs", names(outputs)}};
+          }};
 }
 
 Call areas(CLI::App& app) {

@@ -6,8 +6,8 @@
 #include "calls.h"
 #include "index/class_change.h"
 #include "index/import_classes.h"
-#include "scene/combine.h"
 #include "mapping/make_map.h"
+#include "scene/combine.h"
 
 namespace fs = std::filesystem;
 
@@ -38,7 +38,8 @@ CodeMatch matchFrom(const ImportArguments& a,
   if (a.match.empty()) return suggestMatch(theirs, legend);
   CodeMatch match;
   for (const auto& [code, ours] : pairsFrom("--match", a.match))
-    argument("--match", [&, code = code, ours = ours] { match[code] = classCode(ours, "--match"); });
+    argument("--match",
+             [&, code = code, ours = ours] { match[code] = classCode(ours, "--match"); });
   return match;
 }
 
@@ -161,8 +162,9 @@ Call change(CLI::App& app) {
   call->add_option("MAPS", a->maps,
                    "Two class maps, the earlier first; or more, in order, with --class")
       ->required();
-  call->add_option("--class", a->code, "Code of the class to follow: gained, lost and kept; of more "
-                                       "than two maps, how often a pixel was of it")
+  call->add_option("--class", a->code,
+                   "Code of the class to follow: gained, lost and kept; of more "
+                   "than two maps, how often a pixel was of it")
       ->check(CLI::Range(1, 65535));
   a->output.addTo(*call, "GeoTIFF to write", false);
   call->callback([a] {

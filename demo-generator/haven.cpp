@@ -195,9 +195,9 @@ void writeOptical(const World& world, const fs::path& archive, std::vector<Archi
     }
     zp::Scene scene = zp::openScene(files);
     if (d.cloudy)
-      zp::setQuality(scene, {folder / "quality.tif",
-                             1,
-                             {{"cloud", true, 0, true}, {"cloud shadow", true, 1, true}}});
+      zp::setQuality(
+          scene,
+          {folder / "quality.tif", 1, {{"cloud", true, 0, true}, {"cloud shadow", true, 1, true}}});
     finishScene(all, std::move(scene), "finch", d.date, d.title, folder, d.fetched);
   }
 }

@@ -240,12 +240,18 @@ void LineChart::show(const QVector<double>& x, const QVector<double>& y, const Q
   line->setData(x, y);
   if (dates) {
     QSharedPointer<QCPAxisTickerText> ticker(new QCPAxisTickerText);
-    for (double day : x)
+    const double range = x.isEmpty() ? 0 : x.back() - x.front();
+    const bool years = range > 330 * 86400.0;  // the day alone would not tell them apart
+    double last = -1e300;
+    for (double day : x) {
+      if (day - last < range * (years ? 0.22 : 0.14)) continue;  // no room for its label
+      last = day;
       ticker->addTick(
           day,
           QLocale(QLocale::English)
               .toString(QDateTime::fromSecsSinceEpoch(static_cast<qint64>(day), Qt::UTC).date(),
-                        "d MMM"));
+                        years ? "d MMM yyyy" : "d MMM"));
+    }
     xAxis->setTicker(ticker);
   }
   setTitles(xTitle, yTitle);

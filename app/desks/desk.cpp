@@ -2,6 +2,15 @@
 
 namespace zp {
 
+QString nameWithDate(const Scene& scene) {
+  // A name that tells the day already is followed by the year alone.
+  const QString name = q(scene.name);
+  QString date = niceDate(scene.date);
+  if (!date.isEmpty() && name.contains(date.chopped(5)))
+    date = name.contains(date) ? QString() : date.right(4);
+  return name + (date.isEmpty() ? QString() : "  " + date);
+}
+
 Desk::Desk(Workbench& bench, MapView& view, const QString& title, QWidget* parent)
     : QWidget(parent), bench_(bench), view_(view) {
   title_ = headingLabel(title);

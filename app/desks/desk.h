@@ -8,6 +8,9 @@
 
 namespace zp {
 
+/// The name of a scene with what of its date the name does not tell.
+QString nameWithDate(const Scene& scene);
+
 /// The panel of a stage: heading, what is there, controls and evidence, and one primary action at
 /// the bottom. Problems are said in place, above the action.
 class Desk : public QWidget {

@@ -504,7 +504,8 @@ void MainWindow::showFront(const QString& id) {
   const Picture p = bench_.pictureOf(id);
   if (p.none()) {
     const auto* product = bench_.study().product(id.toStdString());
-    if (product != nullptr) goTo(product->kind == ProductKind::Labels ? 5 : 4);
+    if (product != nullptr)
+      goTo(product->kind == ProductKind::Labels ? 5 : product->kind == ProductKind::Areas ? 1 : 4);
     return;
   }
   // What was in front goes behind, so that the new can be compared with it.
@@ -527,14 +528,16 @@ void MainWindow::updateOverlays() {
           ViewShape v;
           v.shape = s;
           v.colour = toQt(o.colour);
-          v.dashed = o.studyArea;
           kept.push_back(std::move(v));
         }
       } catch (const std::exception& e) {
         tell(QString::fromUtf8(e.what()), true);
       }
     }
-    shapes.insert(shapes.end(), outlineShapes_[o.id].begin(), outlineShapes_[o.id].end());
+    for (ViewShape v : outlineShapes_[o.id]) {
+      v.dashed = o.studyArea;
+      shapes.push_back(std::move(v));
+    }
   }
   if (stage_ == 2) {
     const auto areas = trainingDesk_->shapes();

@@ -213,13 +213,11 @@ void Shelf::rebuild() {
       askThumbnail(card, picture);
   };
   for (auto p = s.products.rbegin(); p != s.products.rend(); ++p) {
-    static const QMap<ProductKind, QString> signs{{ProductKind::Index, "index"},
-                                                  {ProductKind::ClassMap, "map"},
-                                                  {ProductKind::Points, "points"},
-                                                  {ProductKind::Table, "table"},
-                                                  {ProductKind::Labels, "labels"},
-                                                  {ProductKind::Quantity, "index"},
-                                                  {ProductKind::Areas, "table"}};
+    static const QMap<ProductKind, QString> signs{
+        {ProductKind::Index, "index"},   {ProductKind::ClassMap, "map"},
+        {ProductKind::Points, "points"}, {ProductKind::Table, "table"},
+        {ProductKind::Labels, "labels"}, {ProductKind::Quantity, "index"},
+        {ProductKind::Areas, "table"}};
     if (p->kind == ProductKind::Scene) continue;  // its scene has a card
     const QString date = niceDate(p->date);
     add(p->id, p->name,

@@ -222,6 +222,56 @@ void Workbench::addOutline(const QString& layer, const QString& name) {
   });
 }
 
+void Workbench::putOutlines(const std::vector<StudyOutline>& outlines) {
+  study_->outlines = outlines;
+  saved();
+}
+
+void Workbench::setStudyArea(const QString& id) {
+  const auto before = study_->outlines;
+  auto after = before;
+  for (auto& o : after) {
+    o.studyArea = o.id == id.toStdString();
+    o.shown = o.shown || o.studyArea;
+  }
+  undo_.push(new Edit(
+      "Choose the study area", [this, after] { putOutlines(after); },
+      [this, before] { putOutlines(before); }));
+}
+
+void Workbench::drawStudyArea(const Ring& ring) {
+  guarded([&] {
+    if (viewCrs().empty())
+      throw Error(
+          "Without a reference system an area would lie nowhere; give the scene one first.");
+    Layer layer;
+    layer.name = "study_area";
+    layer.crs = viewCrs();
+    layer.table = {{"name"}, {{"Study area"}}};
+    layer.shapes = {{{ring}, {}}};
+    std::error_code ignored;
+    fs::create_directories(study_->folder() / "outlines", ignored);
+    fs::path file = study_->folder() / "outlines" / "study-area.gpkg";
+    for (int n = 2; fs::exists(file); ++n)
+      file.replace_filename("study-area-" + std::to_string(n) + ".gpkg");
+    Outputs outputs(false);
+    writeLayer(outputs.add(file), file, layer, {FieldType::Text});
+    outputs.commit();
+    const auto before = study_->outlines;
+    auto after = before;
+    for (auto& o : after) o.studyArea = false;
+    after.push_back({study_->freshId("o"),
+                     "Drawn area",
+                     file.string() + ":study_area",
+                     {255, 255, 255},
+                     true,
+                     true});
+    undo_.push(new Edit(
+        "Draw the study area", [this, after] { putOutlines(after); },
+        [this, before] { putOutlines(before); }));
+  });
+}
+
 void Workbench::showOutline(const QString& id, bool shown) {
   for (auto& o : study_->outlines)
     if (o.id == id.toStdString()) o.shown = shown;

@@ -35,6 +35,9 @@ class Workbench : public QObject {
                    const std::function<void(Scene&)>& change);
   void removeScene(const QString& id);
   void addOutline(const QString& layer, const QString& name);
+  /// One outline, or what was drawn in the view, limits what asks for the study area.
+  void setStudyArea(const QString& id);
+  void drawStudyArea(const Ring& ring);
   void showOutline(const QString& id, bool shown);
 
   /// Runs a step as a job and adds its product; `then` gets its id.
@@ -90,6 +93,7 @@ class Workbench : public QObject {
   void pushTraining(TrainingState after, const QString& what);
   void putTraining(const TrainingState& state);
   void putScene(const StudyScene& scene);
+  void putOutlines(const std::vector<StudyOutline>& outlines);
   void changeProduct(const QString& id, const QString& what, std::string Product::*member,
                      const std::string& value);
   std::function<void()> ofThisStudy(std::function<void()> done);

@@ -158,8 +158,9 @@ void RasterFile::setMasked(int band, Window w, int ow, int oh, T empty, T* out) 
   const CPLErr result = dataset_->GetRasterBand(band)->GetMaskBand()->RasterIO(
       GF_Read, w.x, w.y, w.width, w.height, mask.data(), ow, oh, GDT_Byte, 0, 0, nullptr);
   if (result != CE_None)
-    throw Error(fmt::format("The mask of “{}” is damaged near row {}; copy it again from its source.",
-                            path_.string(), w.y + w.height));
+    throw Error(
+        fmt::format("The mask of “{}” is damaged near row {}; copy it again from its source.",
+                    path_.string(), w.y + w.height));
   for (size_t i = 0; i < mask.size(); ++i)
     if (mask[i] == 0) out[i] = empty;
 }
@@ -225,9 +226,10 @@ void RasterFile::readCodes(int band, Window w, uint16_t* out, int ow, int oh) co
     out[i] = 0;
     if (std::isnan(v) || v == 0 || (f.nodata && v == *f.nodata)) continue;
     if (v < 1 || v > 65535 || v != std::floor(v))
-      throw Error(fmt::format("“{}” holds {}, which is no class code (a whole number from 1 to "
-                              "65535); choose a class map.",
-                              path_.string(), v));
+      throw Error(
+          fmt::format("“{}” holds {}, which is no class code (a whole number from 1 to "
+                      "65535); choose a class map.",
+                      path_.string(), v));
     out[i] = static_cast<uint16_t>(v);
   }
   setMasked(band, w, ow, oh, uint16_t{0}, out);

@@ -24,12 +24,13 @@ struct BandFacts {
   std::map<std::string, std::string> metadata;
   std::vector<std::string> categories;        // class names by code, where the file has them
   std::map<int, std::array<int, 3>> colours;  // colour table, where the file has one
-  bool alpha = false;   // it says how opaque the other bands are
-  bool masked = false;  // a mask or alpha band says where it has no data
+  bool alpha = false;                         // it says how opaque the other bands are
+  bool masked = false;                        // a mask or alpha band says where it has no data
 };
 
 /// A raster opened for reading. Values come as float32 with NaN for no data (its value, or where a
-/// mask or alpha band is 0); integers up to 16 bit are exact. Not to be shared between threads; open one a thread.
+/// mask or alpha band is 0); integers up to 16 bit are exact. Not to be shared between threads;
+/// open one a thread.
 class RasterFile {
  public:
   /// Error (one sentence): missing, not a raster, no bands, damaged at its end.

@@ -46,8 +46,9 @@ struct Transformer {
                  ? nullptr
                  : GDALCreateApproxTransformer(&GDALGenImgProjTransform, exact, 0.05)) {
     if (near == nullptr)
-      throw Error("No way leads from one reference system to the other; give the layer its right "
-                  "one.");
+      throw Error(
+          "No way leads from one reference system to the other; give the layer its right "
+          "one.");
   }
   ~Transformer() {
     GDALDestroyApproxTransformer(near);
@@ -149,8 +150,8 @@ void resample(const float* from, const Grid& fromGrid, float* to, const Grid& to
   GDALWarpOperation operation;
   if (operation.Initialize(o.get()) != CE_None ||
       operation.ChunkAndWarpImage(0, 0, toGrid.width, toGrid.height) != CE_None)
-    throw Error(fmt::format("A layer cannot be brought onto the other grid ({}).",
-                            messages.last()));
+    throw Error(
+        fmt::format("A layer cannot be brought onto the other grid ({}).", messages.last()));
 }
 
 bool canBringTogether(const Grid& a, const Grid& b) {

@@ -14,12 +14,12 @@ struct FromTo {
   double area = 0;  // square metres; NaN without a reference system
 };
 
-/// What became of each class between two class maps. Pixels without a class in either count nowhere.
-/// The later map is read on the grid of the earlier, by the nearest pixel.
+/// What became of each class between two class maps. Pixels without a class in either count
+/// nowhere. The later map is read on the grid of the earlier, by the nearest pixel.
 struct ClassChange {
   std::vector<int> codes;  // of both maps, rising
   std::vector<std::string> names;
-  std::vector<FromTo> cells;  // those that occur, by from and to
+  std::vector<FromTo> cells;    // those that occur, by from and to
   size_t pixels = 0, left = 0;  // with a class in both; without
   const FromTo* find(int from, int to) const;
 };

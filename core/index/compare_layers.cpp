@@ -32,9 +32,10 @@ void explainScale(LayerComparison& c, double spread) {
   for (const double power : {10.0, 100.0, 1000.0, 10000.0})
     for (const double factor : {power, 1 / power})
       if (near(c.gain, factor, 0.05))
-        c.reasons.push_back(fmt::format("Scale: theirs is {} times ours; it may be stored as scaled "
-                                        "whole numbers.",
-                                        shortest(factor)));
+        c.reasons.push_back(
+            fmt::format("Scale: theirs is {} times ours; it may be stored as scaled "
+                        "whole numbers.",
+                        shortest(factor)));
   if (c.correlation < 0)
     c.reasons.push_back("Sign: theirs falls where ours rises; the bands may be swapped.");
   if (near(c.gain, 1, 0.02) && std::abs(c.offset) > 0.05 * spread)
@@ -43,17 +44,18 @@ void explainScale(LayerComparison& c, double spread) {
                     "side.",
                     c.offset));
   else if (c.reasons.empty() && !near(c.gain, 1, 0.02))
-    c.reasons.push_back(fmt::format("Gain: theirs is {:.4g} times ours plus {:.4g}; another formula, "
-                                    "state of values or correction.",
-                                    c.gain, c.offset));
+    c.reasons.push_back(
+        fmt::format("Gain: theirs is {:.4g} times ours plus {:.4g}; another formula, "
+                    "state of values or correction.",
+                    c.gain, c.offset));
 }
 
 void explainPlace(LayerComparison& c, const Scene& ours, const Scene& theirs) {
   try {
     const Shift s = measureShift({&theirs, 0}, {&ours, 0});
     if (s.certainty > 0.15 && std::hypot(s.columns, s.rows) > 0.15)
-      c.reasons.push_back(fmt::format("Shift: theirs lies {:.2f} pixels right and {:.2f} down of ours.",
-                                      s.columns, s.rows));
+      c.reasons.push_back(fmt::format(
+          "Shift: theirs lies {:.2f} pixels right and {:.2f} down of ours.", s.columns, s.rows));
   } catch (const Error&) {
     // Too small or too unlike to tell.
   }
@@ -96,8 +98,9 @@ LayerComparison compareLayers(const Scene& ours, const Scene& theirs,
   }
   if (writer) writer->finish();
   if (sums.n == 0)
-    throw Error("The two layers have no pixel in common where both have a value; choose layers that "
-                "overlap.");
+    throw Error(
+        "The two layers have no pixel in common where both have a value; choose layers that "
+        "overlap.");
   const double n = sums.n, va = sums.aa / n - sums.a / n * (sums.a / n),
                vb = sums.bb / n - sums.b / n * (sums.b / n),
                cov = sums.ab / n - sums.a / n * (sums.b / n);
@@ -112,9 +115,10 @@ LayerComparison compareLayers(const Scene& ours, const Scene& theirs,
   }
   const double common = n, alone = static_cast<double>(c.onlyOurs + c.onlyTheirs);
   if (alone > 0.001 * common)
-    c.reasons.push_back(fmt::format("No data: {} pixels have a value in ours alone, {} in theirs "
-                                    "alone; masks or no-data values differ.",
-                                    c.onlyOurs, c.onlyTheirs));
+    c.reasons.push_back(
+        fmt::format("No data: {} pixels have a value in ours alone, {} in theirs "
+                    "alone; masks or no-data values differ.",
+                    c.onlyOurs, c.onlyTheirs));
   progress.at(1);
   return c;
 }

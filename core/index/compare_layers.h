@@ -11,15 +11,15 @@ namespace zp {
 
 /// How a layer of ours differs from the same quantity made elsewhere.
 struct LayerComparison {
-  Statistics difference;  // ours − theirs, where both have a value
+  Statistics difference;                // ours − theirs, where both have a value
   size_t onlyOurs = 0, onlyTheirs = 0;  // pixels with a value in one alone
   double rootMeanSquare = 0, correlation = 0;
-  double gain = 1, offset = 0;  // theirs ≈ gain × ours + offset, by least squares
+  double gain = 1, offset = 0;       // theirs ≈ gain × ours + offset, by least squares
   std::vector<std::string> reasons;  // likely ones, most telling first
 };
 
-/// On the grid of ours; theirs is brought over. Writes the difference to `temporary` (Float32) where
-/// given. Error: layers that cannot be brought together, or nowhere both with a value.
+/// On the grid of ours; theirs is brought over. Writes the difference to `temporary` (Float32)
+/// where given. Error: layers that cannot be brought together, or nowhere both with a value.
 LayerComparison compareLayers(const Scene& ours, const Scene& theirs,
                               const std::filesystem::path& temporary = {},
                               const Progress& progress = Progress());

@@ -31,8 +31,8 @@ class FormulaReader {
   /// What is read of a window, with the pixels around it that the formulas look at.
   struct Block {
     Window window, wider;
-    std::vector<float> bands;                 // band by band, over `wider`
-    std::vector<std::vector<float>> values;   // formula by formula, over `window`
+    std::vector<float> bands;                // band by band, over `wider`
+    std::vector<std::vector<float>> values;  // formula by formula, over `window`
   };
   /// Not for several threads at once.
   void read(Window window, Block& block) const;

@@ -397,11 +397,11 @@ std::vector<FormulaToken> formulaTokens(const std::string& text,
     if (t.kind == Token::Number) kind = FormulaToken::Number;
     if (t.kind == Token::Name) {
       const bool isRole = std::find(known.begin(), known.end(), t.text) != known.end();
-      kind = isWord(t.text)                     ? FormulaToken::Word
+      kind = isWord(t.text) ? FormulaToken::Word
              : functionNamed(t.text) != nullptr || windowFunctionNamed(t.text) != nullptr
                  ? FormulaToken::Function
-             : isRole                           ? FormulaToken::Name
-                                                : FormulaToken::Unknown;
+             : isRole ? FormulaToken::Name
+                      : FormulaToken::Unknown;
     }
     out.push_back({kind, t.at, t.text.size()});
   }

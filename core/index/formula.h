@@ -59,8 +59,8 @@ struct FormulaToken {
 /// What is taken of the valid pixels in a square window around each pixel.
 enum class WindowFunction { Mean, Min, Max, Spread };
 
-/// A part of a formula that looks around each pixel. Its values stand beside those of the variables:
-/// as plane variables.size() + its place in Formula::windows.
+/// A part of a formula that looks around each pixel. Its values stand beside those of the
+/// variables: as plane variables.size() + its place in Formula::windows.
 struct FormulaWindow {
   WindowFunction function = WindowFunction::Mean;
   int size = 3;  // odd, pixels
@@ -70,14 +70,14 @@ struct FormulaWindow {
 
 /// A formula compiled for evaluation over blocks.
 /// Roles, numbers, + - * / ^, parentheses, comparisons (1 or 0), and/or/not,
-/// `when c then a else b`, min max abs sqrt log10 exp ndiff, and mean_in min_in max_in spread_in of a
-/// window of pixels: `mean_in(nir, 5)`. `^` binds tighter than a sign before
-/// it and to the right. NaN anywhere in what counts gives NaN, and so does what is not finite.
+/// `when c then a else b`, min max abs sqrt log10 exp ndiff, and mean_in min_in max_in spread_in of
+/// a window of pixels: `mean_in(nir, 5)`. `^` binds tighter than a sign before it and to the right.
+/// NaN anywhere in what counts gives NaN, and so does what is not finite.
 struct Formula {
   std::string text;
   std::vector<std::string> variables;  // roles in order of first use
   std::vector<FormulaStep> steps;
-  int stack = 0;  // how deep it gets
+  int stack = 0;                       // how deep it gets
   std::vector<FormulaWindow> windows;  // each may use those before it
 
   /// How many pixels beyond a block the windows look, one within the other.
@@ -95,9 +95,10 @@ std::vector<FormulaToken> formulaTokens(const std::string& text,
 void evaluateFormula(const Formula& formula, const std::vector<const float*>& bands, size_t n,
                      float* out);
 
-/// The same over a block of `width` columns, row by row, windows and all. Where a window reaches over
-/// the block's edge, what lies in the block counts. A pixel without data gets none from around it.
-/// `scale`: how many pixels of this block make one of the formula's (below 1 for a reduced picture).
+/// The same over a block of `width` columns, row by row, windows and all. Where a window reaches
+/// over the block's edge, what lies in the block counts. A pixel without data gets none from around
+/// it. `scale`: how many pixels of this block make one of the formula's (below 1 for a reduced
+/// picture).
 void evaluateFormula(const Formula& formula, const std::vector<const float*>& bands, int width,
                      int height, float* out, double scale = 1);
 

@@ -22,8 +22,8 @@ struct Histogram {
 Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins,
                       const Progress& progress = Progress());
 
-/// The same of a part: only the pixels inside the polygons (in the raster's system), and only in the
-/// window (empty: all).
+/// The same of a part: only the pixels inside the polygons (in the raster's system), and only in
+/// the window (empty: all).
 Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins,
                       const Layer* inside, const Window& window,
                       const Progress& progress = Progress());
@@ -35,8 +35,8 @@ Histogram histogramOf(const std::vector<float>& values, size_t bins, double low 
 /// The threshold that parts a histogram best in two (Otsu 1979), at a bin edge.
 double otsuThreshold(const Histogram& histogram);
 
-/// The deepest valley between the two highest peaks, of a histogram smoothed until two peaks are left
-/// (Prewitt and Mendelsohn 1966). Nothing when it has one peak only.
+/// The deepest valley between the two highest peaks, of a histogram smoothed until two peaks are
+/// left (Prewitt and Mendelsohn 1966). Nothing when it has one peak only.
 std::optional<double> valleyThreshold(const Histogram& histogram);
 
 }  // namespace zp

@@ -17,7 +17,8 @@ void requireKnown(const CodeMatch& match, const Legend& legend) {
     throw Error("No class is matched with one of the legend; match one or more first.");
   for (const auto& [theirs, ours] : match)
     if (legend.find(ours) == nullptr)
-      throw Error(fmt::format("The legend has no class {}, with which {} is matched.", ours, theirs));
+      throw Error(
+          fmt::format("The legend has no class {}, with which {} is matched.", ours, theirs));
 }
 
 }  // namespace
@@ -86,8 +87,8 @@ void importClasses(const std::filesystem::path& raster, const CodeMatch& match,
 }
 
 void importClasses(const Layer& layer, const std::string& field, const CodeMatch& match,
-                   const Grid& grid, const Legend& legend,
-                   const std::filesystem::path& temporary, const Progress& progress) {
+                   const Grid& grid, const Legend& legend, const std::filesystem::path& temporary,
+                   const Progress& progress) {
   requireKnown(match, legend);
   const size_t column = layer.table.column(field);
   std::vector<uint16_t> codes(grid.pixels());

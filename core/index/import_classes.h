@@ -23,14 +23,14 @@ std::vector<std::pair<std::string, std::string>> classesIn(const Layer& layer,
 CodeMatch suggestMatch(const std::vector<std::pair<std::string, std::string>>& theirs,
                        const Legend& legend);
 
-/// A class map of ours from a raster of classes, on its own grid. Error: a raster that holds no whole
-/// numbers, a code that the legend lacks.
+/// A class map of ours from a raster of classes, on its own grid. Error: a raster that holds no
+/// whole numbers, a code that the legend lacks.
 void importClasses(const std::filesystem::path& raster, const CodeMatch& match,
                    const Legend& legend, const std::filesystem::path& temporary,
                    const Progress& progress = Progress());
 /// From polygons, on a grid in whose system the layer is; where they overlap the later one counts.
 void importClasses(const Layer& layer, const std::string& field, const CodeMatch& match,
-                   const Grid& grid, const Legend& legend,
-                   const std::filesystem::path& temporary, const Progress& progress = Progress());
+                   const Grid& grid, const Legend& legend, const std::filesystem::path& temporary,
+                   const Progress& progress = Progress());
 
 }  // namespace zp

@@ -81,7 +81,8 @@ std::vector<BandSource> Scope::sources(const std::vector<std::string>& wanted) c
 std::string scopeName(const std::string& text, const std::vector<std::string>& taken) {
   std::string name;
   for (const char c : plainName(text)) name += c == '-' ? '_' : c;
-  if (name.empty() || std::isdigit(static_cast<unsigned char>(name[0])) != 0) name = "layer_" + name;
+  if (name.empty() || std::isdigit(static_cast<unsigned char>(name[0])) != 0)
+    name = "layer_" + name;
   std::string fresh = name;
   for (int n = 2; std::find(taken.begin(), taken.end(), fresh) != taken.end(); ++n)
     fresh = fmt::format("{}_{}", name, n);
@@ -109,8 +110,9 @@ std::vector<std::string> warningsFor(const Scope& scope, const std::vector<std::
         "Scenes, or indices with constants come out wrong.",
         listed({unscaled.begin(), unscaled.end()})));
   if (!elsewhere.empty())
-    warnings.push_back(fmt::format("Brought onto this grid while computing: {}. Nothing is rewritten.",
-                                   listed({elsewhere.begin(), elsewhere.end()})));
+    warnings.push_back(
+        fmt::format("Brought onto this grid while computing: {}. Nothing is rewritten.",
+                    listed({elsewhere.begin(), elsewhere.end()})));
   return warnings;
 }
 

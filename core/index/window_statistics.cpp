@@ -54,7 +54,8 @@ std::vector<float> moments(WindowFunction f, const std::vector<float>& values, i
     addRow(y + radius, 1);
     addRow(y - radius - 1, -1);
     Sums window;
-    for (int x = 0; x < std::min(radius, width); ++x) window.add(columns[static_cast<size_t>(x)], 1);
+    for (int x = 0; x < std::min(radius, width); ++x)
+      window.add(columns[static_cast<size_t>(x)], 1);
     for (int x = 0; x < width; ++x) {
       if (x + radius < width) window.add(columns[static_cast<size_t>(x + radius)], 1);
       if (x - radius - 1 >= 0) window.add(columns[static_cast<size_t>(x - radius - 1)], -1);

@@ -13,8 +13,8 @@ inline float toPower(float decibels) {
   return std::pow(10.0f, decibels / 10);
 }
 
-/// Whether the numbers of a radar scene are power or decibels: power is never below zero, decibels of
-/// land and water mostly are. Unknown when neither is plain: one has to be asked.
+/// Whether the numbers of a radar scene are power or decibels: power is never below zero, decibels
+/// of land and water mostly are. Unknown when neither is plain: one has to be asked.
 ValueState recogniseBackscatter(const Scene& scene);
 
 }  // namespace zp

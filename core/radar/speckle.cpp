@@ -23,9 +23,7 @@ struct Local {
     squares += static_cast<double>(v) * static_cast<double>(v);
   }
   double mean() const { return sum / n; }
-  double variance() const {
-    return n < 2 ? 0 : std::max(0.0, (squares - sum * sum / n) / (n - 1));
-  }
+  double variance() const { return n < 2 ? 0 : std::max(0.0, (squares - sum * sum / n) / (n - 1)); }
 };
 
 float weighted(float v, const Local& s, double looks) {
@@ -66,7 +64,8 @@ Side ownSide(const Image& image, int x, int y) {
   double strongest = -1;
   Side side{1, 0};
   for (const auto& d : kAcross) {
-    const double a = image.mean3(x + 2 * d.x, y + 2 * d.y), b = image.mean3(x - 2 * d.x, y - 2 * d.y);
+    const double a = image.mean3(x + 2 * d.x, y + 2 * d.y),
+                 b = image.mean3(x - 2 * d.x, y - 2 * d.y);
     const double edge = std::abs(a - b);
     if (!(edge > strongest)) continue;
     strongest = edge;
@@ -77,8 +76,8 @@ Side ownSide(const Image& image, int x, int y) {
 
 void requireFilter(const SpeckleFilter& f) {
   if (f.window < 3 || f.window > 31 || f.window % 2 == 0)
-    throw Error(fmt::format("The window of a filter is an odd number from 3 to 31, not {}.",
-                            f.window));
+    throw Error(
+        fmt::format("The window of a filter is an odd number from 3 to 31, not {}.", f.window));
   if (!(f.looks > 0 && f.looks <= 10000))
     throw Error("The number of looks has to be above 0; write one such as 4.4.");
 }

@@ -23,8 +23,8 @@ std::vector<BandSource> sourcesOf(const Scene& scene, std::vector<size_t> bands)
   return sources;
 }
 
-bool sameGridAndPlace(const RasterFile& raster, const std::filesystem::path& path,
-                      const Grid& grid, const Grid& wanted) {
+bool sameGridAndPlace(const RasterFile& raster, const std::filesystem::path& path, const Grid& grid,
+                      const Grid& wanted) {
   return raster.path() == path && grid.sameAs(wanted);
 }
 
@@ -51,9 +51,10 @@ size_t BandReader::fileOf(const std::filesystem::path& path, Place shift) {
   RasterFile raster(path);
   const Grid grid = raster.grid().moved(shift);
   if (!canBringTogether(grid, grid_))
-    throw Error(fmt::format("“{}” lies on another grid and has no reference system, so it cannot be "
-                            "brought together with the others; give it one first.",
-                            path.string()));
+    throw Error(
+        fmt::format("“{}” lies on another grid and has no reference system, so it cannot be "
+                    "brought together with the others; give it one first.",
+                    path.string()));
   files_.push_back({std::move(raster), grid, grid.sameAs(grid_)});
   return files_.size() - 1;
 }
@@ -66,9 +67,10 @@ void BandReader::add(const BandSource& from) {
     throw Error(fmt::format("“{}” has no band {} any more; bring the scene in again.",
                             band.file.string(), band.number));
   if (from.band == scene.gridBand && !files_[file].grid.sameAs(scene.grid))
-    throw Error(fmt::format("“{}” is not the size the scene had when it was brought in; bring the "
-                            "scene in again.",
-                            band.file.string()));
+    throw Error(
+        fmt::format("“{}” is not the size the scene had when it was brought in; bring the "
+                    "scene in again.",
+                    band.file.string()));
   int mask = -1;
   if (!scene.mask.empty()) {
     const auto at = std::find_if(masks_.begin(), masks_.end(), [&](const File& m) {
@@ -83,10 +85,9 @@ void BandReader::add(const BandSource& from) {
       masks_.push_back({std::move(raster), scene.grid, scene.grid.sameAs(grid_)});
     }
   }
-  sources_.push_back({file, band.number, band.conversion,
-                      scene.state == ValueState::ClassCodes ? Resampling::Nearest
-                                                            : Resampling::Bilinear,
-                      mask});
+  sources_.push_back(
+      {file, band.number, band.conversion,
+       scene.state == ValueState::ClassCodes ? Resampling::Nearest : Resampling::Bilinear, mask});
 }
 
 std::vector<Window> BandReader::windows(size_t bytes) const {

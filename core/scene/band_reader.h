@@ -23,8 +23,8 @@ struct BandSource {
 };
 
 /// Reads bands of one or several scenes together, on one grid. Values are stored × scale + offset;
-/// pixels that are no data or set aside by the scene's mask are NaN. What lies on another grid or in
-/// another reference system is brought over as it is read: codes by the nearest pixel, the rest
+/// pixels that are no data or set aside by the scene's mask are NaN. What lies on another grid or
+/// in another reference system is brought over as it is read: codes by the nearest pixel, the rest
 /// bilinearly. Not to be shared between threads.
 class BandReader {
  public:

@@ -129,8 +129,7 @@ SceneKernel gramSchmidt(const Sums& s, size_t bands) {
     gains.push_back((s.product[b] / s.n - s.band[b] / s.n * mean) / variance);
   return [=](const BandBlock& in, std::vector<std::vector<float>>& out) {
     for (size_t p = 0; p < in.window.pixels(); ++p) {
-      const double sharp =
-          (static_cast<double>(in.band(bands)[p]) - sharpMean) * contrast + mean;
+      const double sharp = (static_cast<double>(in.band(bands)[p]) - sharpMean) * contrast + mean;
       const double detail = sharp - static_cast<double>(meanAt(in, bands, p));
       for (size_t b = 0; b < bands; ++b)
         out[b][p] = static_cast<float>(static_cast<double>(in.band(b)[p]) + gains[b] * detail);
@@ -155,9 +154,10 @@ Grid gridOver(const std::vector<Scene>& scenes) {
   double left = 0, top = 0, right = first.width, bottom = first.height;
   for (const auto& s : scenes) {
     if (!canBringTogether(first, s.grid))
-      throw Error(fmt::format("“{}” has no reference system, so it cannot be joined; give it one "
-                              "first.",
-                              s.name));
+      throw Error(
+          fmt::format("“{}” has no reference system, so it cannot be joined; give it one "
+                      "first.",
+                      s.name));
     const PixelNet net(s.grid, first);
     for (const int x : {0, s.grid.width - 1})
       for (const int y : {0, s.grid.height - 1}) {
@@ -221,7 +221,8 @@ size_t greenestOfDates(const std::vector<Scene>& scenes, const std::filesystem::
   };
   const size_t nir = at("nir"), red = at("red"), count = roles.size();
   if (nir == count || red == count)
-    throw Error("The greenest pixel needs bands nir and red in every scene; give them their roles.");
+    throw Error(
+        "The greenest pixel needs bands nir and red in every scene; give them their roles.");
   const BandReader reader(scenes[0].grid, sourcesOf(scenes, roles));
   return makeScene(reader, specOf(scenes[0], roles), temporary, progress,
                    chosenScene(scenes.size(), count, [=](const BandBlock& in, size_t s, size_t p) {
@@ -239,8 +240,7 @@ size_t sharpen(const Scene& scene, const std::vector<size_t>& bands, const Scene
   for (size_t b : bands) sources.push_back({&scene, b});
   sources.push_back({&sharpScene, sharpBand});
   // The sharp band's own grid, not that of its scene, which may be finer still.
-  const Grid grid =
-      RasterFile(sharpScene.bands.at(sharpBand).file).grid().moved(sharpScene.shift);
+  const Grid grid = RasterFile(sharpScene.bands.at(sharpBand).file).grid().moved(sharpScene.shift);
   const BandReader reader(grid, sources);
   SceneSpec spec = specLike(scene, bands);
   spec.facts["fit_for_classes"] = "no";

@@ -23,7 +23,8 @@ double darkest(const Scene& scene, size_t band, double share, const Progress& pr
     progress.at(static_cast<double>(i + 1) / static_cast<double>(windows.size()));
   }
   if (values.empty())
-    throw Error(fmt::format("Band {} of “{}” has no values; choose another.", band + 1, scene.name));
+    throw Error(
+        fmt::format("Band {} of “{}” has no values; choose another.", band + 1, scene.name));
   const auto at = static_cast<std::ptrdiff_t>(share * static_cast<double>(values.size() - 1));
   std::nth_element(values.begin(), values.begin() + at, values.end());
   return static_cast<double>(values[static_cast<size_t>(at)]);
@@ -40,11 +41,12 @@ std::vector<double> hazeOf(const Scene& scene, const DarkObject& how, const Prog
     throw Error("The share of dark pixels lies between 0 and 0.5; write one such as 0.0001.");
   for (const auto& b : scene.bands)
     if (!(b.wavelength > 0))
-      throw Error(fmt::format("“{}” has no wavelength, which the scattering follows; choose a sensor "
-                              "preset first.",
-                              b.name));
-  const double start = std::max(
-      0.0, darkest(scene, how.startBand, how.darkShare, progress) - how.darkValue);
+      throw Error(
+          fmt::format("“{}” has no wavelength, which the scattering follows; choose a sensor "
+                      "preset first.",
+                      b.name));
+  const double start =
+      std::max(0.0, darkest(scene, how.startBand, how.darkShare, progress) - how.darkValue);
   std::vector<double> haze;
   for (const auto& b : scene.bands)
     haze.push_back(start *

@@ -3,10 +3,10 @@
 
 namespace zp {
 
-/// Dark-object subtraction with a model of scattering (Chavez 1988): the haze of the starting band is
-/// what its darkest pixels show above a dark object; that of any other band is the same times
-/// (wavelength / starting wavelength)^−power. Power: 4 very clear, 2 clear, 1 moderate, 0.7 hazy, 0.5
-/// very hazy.
+/// Dark-object subtraction with a model of scattering (Chavez 1988): the haze of the starting band
+/// is what its darkest pixels show above a dark object; that of any other band is the same times
+/// (wavelength / starting wavelength)^−power. Power: 4 very clear, 2 clear, 1 moderate, 0.7 hazy,
+/// 0.5 very hazy.
 struct DarkObject {
   size_t startBand = 0;
   double power = 2;

@@ -76,8 +76,8 @@ std::vector<float> cut(const std::vector<float>& from, Window wider, Window w) {
   std::vector<float> out;
   out.reserve(w.pixels());
   for (int y = 0; y < w.height; ++y) {
-    const auto row = from.begin() +
-                     static_cast<std::ptrdiff_t>(w.y - wider.y + y) * wider.width + w.x - wider.x;
+    const auto row =
+        from.begin() + static_cast<std::ptrdiff_t>(w.y - wider.y + y) * wider.width + w.x - wider.x;
     out.insert(out.end(), row, row + w.width);
   }
   return out;

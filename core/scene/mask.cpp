@@ -83,12 +83,14 @@ void setFlagged(const Scene& scene, const MaskRecipe& recipe, Mask& mask,
   for (int b : recipe.bits)
     if (b >= 0 && b < 24) bits |= uint32_t{1} << b;
   const auto& values = recipe.values;
-  set(mask, where(flags, progress, [&](size_t, float v) {
-        if (!(v >= 0)) return false;
-        const auto stored = static_cast<uint32_t>(v);
-        return (stored & bits) != 0 ||
-               std::find(values.begin(), values.end(), static_cast<int>(stored)) != values.end();
-      }),
+  set(mask,
+      where(flags, progress,
+            [&](size_t, float v) {
+              if (!(v >= 0)) return false;
+              const auto stored = static_cast<uint32_t>(v);
+              return (stored & bits) != 0 || std::find(values.begin(), values.end(),
+                                                       static_cast<int>(stored)) != values.end();
+            }),
       kFlagged);
 }
 
@@ -133,7 +135,8 @@ void widen(Mask& mask, int width, int height, int radius) {
       while (to < width && counts(row[to])) ++to;
       for (int dy = -radius; dy <= radius; ++dy) {
         if (y + dy < 0 || y + dy >= height) continue;
-        const int half = static_cast<int>(std::sqrt(static_cast<double>(radius * radius - dy * dy)));
+        const int half =
+            static_cast<int>(std::sqrt(static_cast<double>(radius * radius - dy * dy)));
         uint8_t* out = mask.data() + static_cast<size_t>(y + dy) * static_cast<size_t>(width);
         for (int c = std::max(0, x - half); c < std::min(width, to + half); ++c)
           if (out[c] == kUsable) out[c] = kWidened;
@@ -187,8 +190,8 @@ MaskCount countUnder(Scene scene, const Mask& mask, const Progress& progress) {
 MaskCount makeMask(const Scene& scene, const MaskRecipe& recipe,
                    const std::filesystem::path& temporary, const Progress& progress) {
   if (recipe.widen < 0 || recipe.widen > kMostWidening)
-    throw Error(fmt::format("A mask is widened by 0 to {} pixels, not {}.", kMostWidening,
-                            recipe.widen));
+    throw Error(
+        fmt::format("A mask is widened by 0 to {} pixels, not {}.", kMostWidening, recipe.widen));
   Scene bare = scene;
   bare.mask.clear();
   Mask mask(scene.grid.pixels(), kUsable);

@@ -22,7 +22,8 @@ struct MaskCount {
 ///   edge: stored as zero in every band and connected, by its sides, with the border of the picture
 ///     through such pixels; zeros inside stay valid.
 ///   bits, values: of the quality band, brought onto the scene's grid by the nearest pixel.
-///   drawn: pixel centres inside. grown: within the tolerance of the seed's pixel in every band, and
+///   drawn: pixel centres inside. grown: within the tolerance of the seed's pixel in every band,
+///   and
 ///     connected with it by their sides.
 ///   widen: pixels whose centre lies within so many pixels of one set aside (but for the edge).
 /// Holds a byte and a few bits a pixel. Error: no quality band, a seed outside or without data.

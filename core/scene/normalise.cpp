@@ -128,22 +128,23 @@ Normalisation normalisationOf(const Scene& scene, const Scene& reference,
     if (weights(i) > 0.95) still.push_back(i);
   out.unchanged = still.size();
   if (still.size() < 50)
-    throw Error("Too few pixels stayed the same between the two scenes; choose dates that are nearer "
-                "to each other.");
+    throw Error(
+        "Too few pixels stayed the same between the two scenes; choose dates that are nearer "
+        "to each other.");
   for (Eigen::Index b = 0; b < x.cols() / 2; ++b) regress(x, still, b, out);
   return out;
 }
 
-void normalise(const Scene& scene, const Normalisation& how,
-               const std::filesystem::path& temporary, const Progress& progress) {
+void normalise(const Scene& scene, const Normalisation& how, const std::filesystem::path& temporary,
+               const Progress& progress) {
   std::vector<size_t> bands;
   for (const auto& r : how.roles) bands.push_back(static_cast<size_t>(scene.bandOf(r)));
   makeScene(BandReader(scene, bands), specLike(scene, bands), temporary, progress,
             [&](const BandBlock& in, std::vector<std::vector<float>>& out) {
               for (size_t b = 0; b < out.size(); ++b)
                 for (size_t p = 0; p < out[b].size(); ++p)
-                  out[b][p] = static_cast<float>(
-                      how.gain[b] * static_cast<double>(in.band(b)[p]) + how.offset[b]);
+                  out[b][p] = static_cast<float>(how.gain[b] * static_cast<double>(in.band(b)[p]) +
+                                                 how.offset[b]);
             });
 }
 

@@ -32,11 +32,10 @@ const std::vector<QualityPreset>& qualityPresets() {
 bool isFlaw(const std::string& flagName) {
   const std::string name = lowered(flagName);
   if (name.rfind("no", 0) == 0 && name.rfind("no data", 0) != 0) return false;
-  static const std::vector<std::string> flaws{"cloud", "shadow", "cirrus", "saturated", "defect",
-                                              "no data", "fill",  "invalid"};
-  return std::any_of(flaws.begin(), flaws.end(), [&](const std::string& flaw) {
-    return name.find(flaw) != std::string::npos;
-  });
+  static const std::vector<std::string> flaws{"cloud",  "shadow",  "cirrus", "saturated",
+                                              "defect", "no data", "fill",   "invalid"};
+  return std::any_of(flaws.begin(), flaws.end(),
+                     [&](const std::string& flaw) { return name.find(flaw) != std::string::npos; });
 }
 
 void setQuality(Scene& scene, const QualityBand& quality) {
@@ -46,13 +45,15 @@ void setQuality(Scene& scene, const QualityBand& quality) {
                             quality.number, file.bands()));
   const NumberType type = file.facts(quality.number).type;
   if (type == NumberType::Float32 || type == NumberType::Float64)
-    throw Error(fmt::format("“{}” holds real numbers, so it has no bits or whole values that flag "
-                            "anything; choose the quality band of the scene.",
-                            quality.file.string()));
+    throw Error(
+        fmt::format("“{}” holds real numbers, so it has no bits or whole values that flag "
+                    "anything; choose the quality band of the scene.",
+                    quality.file.string()));
   if (!canBringTogether(file.grid().moved(scene.shift), scene.grid))
-    throw Error(fmt::format("“{}” does not lie on the scene and has no reference system; choose the "
-                            "quality band of this scene.",
-                            quality.file.string()));
+    throw Error(
+        fmt::format("“{}” does not lie on the scene and has no reference system; choose the "
+                    "quality band of this scene.",
+                    quality.file.string()));
   scene.quality = quality;
 }
 

@@ -107,7 +107,8 @@ void appendBands(Scene& scene, const fs::path& path, bool oneOfMany) {
     scene.bands.push_back(std::move(band));
   }
   const auto facts = file.metadata();
-  if (const auto v = facts.find("values"); v != facts.end()) scene.state = valueStateFrom(v->second);
+  if (const auto v = facts.find("values"); v != facts.end())
+    scene.state = valueStateFrom(v->second);
   if (const auto v = facts.find("date"); v != facts.end()) scene.date = v->second;
 }
 
@@ -263,8 +264,8 @@ Json recipeJson(const MaskRecipe& r) {
   for (const auto& shape : r.drawn) drawn.push_back(shapeJson(shape));
   for (const auto& seed : r.grown)
     grown.push_back({{"x", seed.place.x}, {"y", seed.place.y}, {"tolerance", seed.tolerance}});
-  return {{"edge", r.edge},   {"bits", r.bits},   {"values", r.values},
-          {"drawn", drawn},   {"grown", grown},   {"widen", r.widen}};
+  return {{"edge", r.edge}, {"bits", r.bits}, {"values", r.values},
+          {"drawn", drawn}, {"grown", grown}, {"widen", r.widen}};
 }
 
 MaskRecipe recipeFrom(const Json& j) {
@@ -287,8 +288,8 @@ QualityBand qualityFrom(const Json& j, const fs::path& base) {
   q.number = j.value("number", 1);
   if (j.contains("flags"))
     for (const auto& f : j["flags"])
-      q.flags.push_back({f.at("name"), f.contains("bit"), f.contains("bit") ? f["bit"] : f.at("value"),
-                         f.value("set_aside", true)});
+      q.flags.push_back({f.at("name"), f.contains("bit"),
+                         f.contains("bit") ? f["bit"] : f.at("value"), f.value("set_aside", true)});
   return q;
 }
 
@@ -326,10 +327,10 @@ Json toJson(const Scene& scene, const fs::path& base) {
   if (!scene.quality.file.empty()) {
     Json flags = Json::array();
     for (const auto& f : scene.quality.flags)
-      flags.push_back({{"name", f.name}, {f.bit ? "bit" : "value", f.at}, {"set_aside", f.setAside}});
-    json["quality"] = {{"file", relative(scene.quality.file)},
-                       {"number", scene.quality.number},
-                       {"flags", flags}};
+      flags.push_back(
+          {{"name", f.name}, {f.bit ? "bit" : "value", f.at}, {"set_aside", f.setAside}});
+    json["quality"] = {
+        {"file", relative(scene.quality.file)}, {"number", scene.quality.number}, {"flags", flags}};
   }
   if (!scene.pass.empty()) json["pass"] = scene.pass;
   if (scene.incidence > 0) json["incidence"] = scene.incidence;

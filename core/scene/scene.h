@@ -62,9 +62,9 @@ inline constexpr int kMostWidening = 200;  // pixels
 
 /// How a mask is made; each part may be missing.
 struct MaskRecipe {
-  bool edge = false;                // the edge of zeros
-  std::vector<int> bits, values;    // of the quality band
-  std::vector<Shape> drawn;         // in the scene's system
+  bool edge = false;              // the edge of zeros
+  std::vector<int> bits, values;  // of the quality band
+  std::vector<Shape> drawn;       // in the scene's system
   struct Seed {
     Place place;           // in the scene's system
     double tolerance = 0;  // in the scene's values
@@ -76,8 +76,8 @@ struct MaskRecipe {
   }
 };
 
-/// What one sensor saw on one date: bands on one grid. Bands of other files may lie on another; they
-/// are brought onto the scene's as they are read.
+/// What one sensor saw on one date: bands on one grid. Bands of other files may lie on another;
+/// they are brought onto the scene's as they are read.
 struct Scene {
   std::string name;
   std::string sensor;  // id of a preset, or ""
@@ -91,7 +91,7 @@ struct Scene {
   MaskRecipe maskRecipe;       // that it was made by
   QualityBand quality;
   // Facts of a radar scene; "" and 0 when not known.
-  std::string pass;  // "ascending" or "descending"
+  std::string pass;      // "ascending" or "descending"
   double incidence = 0;  // degrees from the vertical, at the middle
 
   bool isRadar() const;
@@ -110,8 +110,8 @@ struct SceneOptions {
 
 /// Opens a raster file, several (each adds its bands), a folder of one-band rasters (bands in
 /// natural order of the file names) or a STAC item. The scene's grid is the finest of its bands'.
-/// Error: not readable, no rasters, bands that cannot be brought onto one grid, an unknown sensor or
-/// role, a preset that does not fit.
+/// Error: not readable, no rasters, bands that cannot be brought onto one grid, an unknown sensor
+/// or role, a preset that does not fit.
 Scene openScene(const std::filesystem::path& path, const SceneOptions& options = {});
 Scene openScene(const std::vector<std::filesystem::path>& files, const SceneOptions& options = {});
 

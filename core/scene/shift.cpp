@@ -18,8 +18,7 @@ using Complex = std::complex<double>;
 struct Square {
   int n;
   std::vector<Complex> v;
-  explicit Square(int size)
-      : n(size), v(static_cast<size_t>(size) * static_cast<size_t>(size)) {}
+  explicit Square(int size) : n(size), v(static_cast<size_t>(size) * static_cast<size_t>(size)) {}
   Complex& at(int x, int y) {
     return v[static_cast<size_t>(y) * static_cast<size_t>(n) + static_cast<size_t>(x)];
   }
@@ -51,8 +50,8 @@ bool load(const float* values, Square& s) {
   };
   for (int y = 0; y < s.n; ++y)
     for (int x = 0; x < s.n; ++x) {
-      const float v = values[static_cast<size_t>(y) * static_cast<size_t>(s.n) +
-                             static_cast<size_t>(x)];
+      const float v =
+          values[static_cast<size_t>(y) * static_cast<size_t>(s.n) + static_cast<size_t>(x)];
       s.at(x, y) = std::isnan(v) ? 0 : (static_cast<double>(v) - sum / count) * taper(x) * taper(y);
     }
   transform(s);
@@ -120,18 +119,17 @@ void climb(const Correlation& c, double step, int reach, double& dx, double& dy)
 
 }  // namespace
 
-Shift measureShift(const BandSource& layer, const BandSource& reference,
-                   const Progress& progress) {
+Shift measureShift(const BandSource& layer, const BandSource& reference, const Progress& progress) {
   const Grid& grid = reference.scene->grid;
   const BandReader reader(grid, {layer, reference});
   const PixelNet net(layer.scene->grid, grid);
   const Window w = [&] {
     // The common part, in pixels of the reference.
-    const Place a = net.at(0, 0), b = net.at(layer.scene->grid.width - 1, layer.scene->grid.height - 1);
+    const Place a = net.at(0, 0),
+                b = net.at(layer.scene->grid.width - 1, layer.scene->grid.height - 1);
     const int left = std::max(0, static_cast<int>(std::ceil(std::min(a.x, b.x)))),
               top = std::max(0, static_cast<int>(std::ceil(std::min(a.y, b.y))));
-    return Window{left, top,
-                  std::min(grid.width, static_cast<int>(std::max(a.x, b.x))) - left,
+    return Window{left, top, std::min(grid.width, static_cast<int>(std::max(a.x, b.x))) - left,
                   std::min(grid.height, static_cast<int>(std::max(a.y, b.y))) - top};
   }();
   int n = 256;
@@ -146,7 +144,8 @@ Shift measureShift(const BandSource& layer, const BandSource& reference,
     used += addPhases(values, phases) ? 1 : 0;
     progress.at((k + 1) / 10.0);
   }
-  if (used == 0) throw Error("The common part has too many pixels without data to measure a shift.");
+  if (used == 0)
+    throw Error("The common part has too many pixels without data to measure a shift.");
   Square surface = phases;
   transform(surface);  // forwards, so that its places run backwards
   double highest = -1;

@@ -12,8 +12,8 @@ struct Shift {
 };
 
 /// By phase correlation (Kuglin and Hines 1975) of up to nine squares of 256 pixels spread over the
-/// common part, their spectra summed, tapered and without the upper half of the frequencies; the peak
-/// found to a hundredth of a pixel from the spectrum itself (Guizar-Sicairos et al. 2008).
+/// common part, their spectra summed, tapered and without the upper half of the frequencies; the
+/// peak found to a hundredth of a pixel from the spectrum itself (Guizar-Sicairos et al. 2008).
 /// Error: no common part of 64 pixels, or no plain peak.
 Shift measureShift(const BandSource& layer, const BandSource& reference,
                    const Progress& progress = Progress());

@@ -68,11 +68,12 @@ Json qualityAsset(const QualityBand& q, const std::string& href) {
   for (const auto& f : q.flags) {
     const Json yes = {{"value", f.bit ? 1 : f.at}, {"name", f.name}, {"description", f.name}};
     if (f.bit)
-      fields.push_back({{"name", f.name},
-                        {"offset", f.at},
-                        {"length", 1},
-                        {"classes", {{{"value", 0}, {"name", "not-" + f.name},
-                                      {"description", "no " + f.name}}, yes}}});
+      fields.push_back(
+          {{"name", f.name},
+           {"offset", f.at},
+           {"length", 1},
+           {"classes",
+            {{{"value", 0}, {"name", "not-" + f.name}, {"description", "no " + f.name}}, yes}}});
     else
       classes.push_back(yes);
   }
@@ -154,9 +155,8 @@ Json stacItem(const Scene& scene, const fs::path& item) {
   if (!scene.quality.file.empty())
     assets["quality"] = qualityAsset(
         scene.quality, fs::relative(scene.quality.file, item.parent_path()).generic_string());
-  Json properties = {{"datetime", nullptr},
-                     {"constellation", scene.sensor},
-                     {"zany:values", idOf(scene.state)}};
+  Json properties = {
+      {"datetime", nullptr}, {"constellation", scene.sensor}, {"zany:values", idOf(scene.state)}};
   if (!scene.date.empty()) properties["datetime"] = scene.date.substr(0, 10) + "T10:40:00Z";
   if (!scene.pass.empty()) properties["sat:orbit_state"] = scene.pass;
   if (scene.incidence > 0) properties["view:incidence_angle"] = scene.incidence;

@@ -7,9 +7,9 @@ namespace zp {
 
 /// A scene from a local STAC item (1.0): bands in the order of its assets, roles and wavelengths
 /// from `eo:bands`, no-data, scale and offset from `raster:bands`, the date from `datetime`, what a
-/// quality band flags from `classification:bitfields` or `classification:classes`, pass and incidence
-/// of radar from `sat:orbit_state` and `view:incidence_angle`.
-/// Source: SpatioTemporal Asset Catalog specification 1.0 and these extensions of it.
+/// quality band flags from `classification:bitfields` or `classification:classes`, pass and
+/// incidence of radar from `sat:orbit_state` and `view:incidence_angle`. Source: SpatioTemporal
+/// Asset Catalog specification 1.0 and these extensions of it.
 Scene openStacItem(const std::filesystem::path& item);
 
 /// The item of a scene whose files lie below the folder of `item`.

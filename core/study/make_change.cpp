@@ -1,6 +1,7 @@
 // Steps that compare dates and layers, and that make class maps by rules.
 #include <fmt/format.h>
 
+#include <algorithm>
 #include <cmath>
 
 #include "base/error.h"
@@ -13,6 +14,7 @@
 #include "index/rules.h"
 #include "index/threshold.h"
 #include "legend/class_map.h"
+#include "outline/scanline.h"
 #include "study/making.h"
 #include "study/study_scope.h"
 
@@ -70,8 +72,8 @@ Product change(const Study& study, const Json& step, const Progress& progress,
 Product history(const Study& study, const Json& step, const Progress& progress,
                 const Product* into) {
   const std::string what = step.value("what", "times");
-  Making making(study, step, what == "times" ? ProductKind::Quantity : ProductKind::ClassMap, ".tif",
-                into);
+  Making making(study, step, what == "times" ? ProductKind::Quantity : ProductKind::ClassMap,
+                ".tif", into);
   std::vector<std::filesystem::path> maps;
   std::vector<std::string> dates;
   for (const auto& id : step.at("maps")) {
@@ -96,7 +98,8 @@ Product history(const Study& study, const Json& step, const Progress& progress,
 Product compare(const Study& study, const Json& step, const Progress& progress,
                 const Product* into) {
   Making making(study, step, ProductKind::Index, ".tif", into);
-  const auto &ours = needProduct(study, step.at("product")), &theirs = needProduct(study, step.at("to"));
+  const auto &ours = needProduct(study, step.at("product")),
+             &theirs = needProduct(study, step.at("to"));
   making.uses(study, ours.id);
   making.uses(study, theirs.id);
   making.product.ramp = "diverging";
@@ -105,6 +108,17 @@ Product compare(const Study& study, const Json& step, const Progress& progress,
   making.product.facts = toJson(c);
   addOverviews(making.temporary, false);
   return making.finish();
+}
+
+size_t pixelsIn(const Layer& outline, const Grid& grid) {
+  const InsideMask mask(outline.shapes, grid);
+  std::vector<uint8_t> row;
+  size_t n = 0;
+  for (int y = 0; y < grid.height; ++y) {
+    mask.fill({0, y, grid.width, 1}, row);
+    n += static_cast<size_t>(std::count(row.begin(), row.end(), uint8_t{1}));
+  }
+  return n;
 }
 
 /// The same formula, thresholds and cut over scenes of many dates: a table of areas.
@@ -131,14 +145,15 @@ Product series(const Study& study, const Json& step, const Progress& progress,
     const auto index = scratch.add(making.temporary.string() + ".index.tif"),
                map = scratch.add(making.temporary.string() + ".map.tif");
     const auto inside = insideOf(study, step, scope.grid.crs);
-    const auto st = computeIndex(scope, f, "index", index, inside ? &*inside : nullptr,
-                                 part.part(0, 0.6));
+    const auto st =
+        computeIndex(scope, f, "index", index, inside ? &*inside : nullptr, part.part(0, 0.6));
     thresholdToClasses(index, 1, at, legend, map, part.part(0.6, 0.8));
     std::vector<std::string> row{s.scene.date.substr(0, 10), s.scene.name};
     for (const auto& c : classAreas(map, legend, part.part(0.8, 1)))
       row.push_back(shortest(c.area / 10000));
     row.push_back(shortest(st.mean));
-    const double seen = static_cast<double>(st.valid + st.empty);
+    const double seen = inside ? static_cast<double>(pixelsIn(*inside, scope.grid))
+                               : static_cast<double>(st.valid + st.empty);
     row.push_back(shortest(seen > 0 ? static_cast<double>(st.valid) / seen : NAN));
     table.rows.push_back(std::move(row));
   }

@@ -85,10 +85,10 @@ Product sharpened(const Study& study, const Json& step, const Progress& progress
   std::vector<size_t> bands = step.value("bands", std::vector<size_t>());
   if (bands.empty())
     for (size_t b = 0; b < s.scene.bands.size(); ++b) bands.push_back(b);
-  sharpen(s.scene, bands, with.scene, band,
-          step.value("how", "gram-schmidt") == "brovey" ? Sharpening::Brovey
-                                                        : Sharpening::GramSchmidt,
-          making.temporary, progress);
+  sharpen(
+      s.scene, bands, with.scene, band,
+      step.value("how", "gram-schmidt") == "brovey" ? Sharpening::Brovey : Sharpening::GramSchmidt,
+      making.temporary, progress);
   making.product.facts["fit_for_classes"] = false;
   return finish(making, s.scene);
 }
@@ -99,7 +99,8 @@ Product speckle(const Study& study, const Json& step, const Progress& progress,
   const auto& s = needScene(study, step.at("scene"));
   making.uses(study, s.id);
   SpeckleFilter f;
-  f.kind = step.value("how", "lee") == "refined-lee" ? SpeckleFilter::RefinedLee : SpeckleFilter::Lee;
+  f.kind =
+      step.value("how", "lee") == "refined-lee" ? SpeckleFilter::RefinedLee : SpeckleFilter::Lee;
   f.window = step.value("window", 7);
   f.looks = step.value("looks", 4.0);
   filterSpeckle(s.scene, f, making.temporary, progress);
@@ -138,9 +139,8 @@ Product normalised(const Study& study, const Json& step, const Progress& progres
 
 const std::map<std::string, Maker>& sceneMakers() {
   static const std::map<std::string, Maker> all{
-      {"stack", &stack},       {"join", &join},       {"composite", &composite},
-      {"sharpen", &sharpened}, {"speckle", &speckle}, {"haze", &haze},
-      {"normalise", &normalised}};
+      {"stack", &stack},     {"join", &join}, {"composite", &composite}, {"sharpen", &sharpened},
+      {"speckle", &speckle}, {"haze", &haze}, {"normalise", &normalised}};
   return all;
 }
 

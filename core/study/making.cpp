@@ -47,8 +47,9 @@ std::optional<Layer> insideOf(const Study& study, const Json& step, const std::s
   for (const auto& o : study.outlines)
     if (step["inside"] == o.id) {
       if (crs.empty())
-        throw Error("There is no reference system, so nothing can be cut to an outline; give the "
-                    "scene one first.");
+        throw Error(
+            "There is no reference system, so nothing can be cut to an outline; give the "
+            "scene one first.");
       return readLayer(o.layer, crs);
     }
   throw Error("The outline of this step is gone; choose another.");

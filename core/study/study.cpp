@@ -26,14 +26,11 @@ struct KindWords {
   ProductKind kind;
   const char *id, *title;
 };
-constexpr KindWords kKinds[] = {{ProductKind::Index, "index", "index"},
-                                {ProductKind::ClassMap, "class-map", "class map"},
-                                {ProductKind::Points, "points", "points"},
-                                {ProductKind::Table, "table", "readings"},
-                                {ProductKind::Labels, "labels", "labels"},
-                                {ProductKind::Quantity, "quantity", "quantity"},
-                                {ProductKind::Scene, "scene", "scene"},
-                                {ProductKind::Areas, "areas", "areas by date"}};
+constexpr KindWords kKinds[] = {
+    {ProductKind::Index, "index", "index"},    {ProductKind::ClassMap, "class-map", "class map"},
+    {ProductKind::Points, "points", "points"}, {ProductKind::Table, "table", "readings"},
+    {ProductKind::Labels, "labels", "labels"}, {ProductKind::Quantity, "quantity", "quantity"},
+    {ProductKind::Scene, "scene", "scene"},    {ProductKind::Areas, "areas", "areas by date"}};
 
 ProductKind kindFrom(const std::string& id) {
   for (const auto& k : kKinds)
@@ -78,9 +75,9 @@ bool usable(const Product& p) {
   const auto figure = [](const Json& of, const char* key) {
     return of.contains(key) && (of[key].is_number() || of[key].is_null());
   };
-  if (p.step.contains("with") && !(p.step["with"].is_object() &&
-                                   std::all_of(p.step["with"].begin(), p.step["with"].end(),
-                                               [](const Json& id) { return id.is_string(); })))
+  if (p.step.contains("with") &&
+      !(p.step["with"].is_object() && std::all_of(p.step["with"].begin(), p.step["with"].end(),
+                                                  [](const Json& id) { return id.is_string(); })))
     return false;
   if (p.kind == ProductKind::Index || p.kind == ProductKind::Quantity)
     return figure(p.facts, "min") && figure(p.facts, "max") && figure(p.facts, "mean");
@@ -478,9 +475,10 @@ void Study::readFrom(const Json& j) {
                           o.value("study_area", false)});
     if (j.contains("delivery_grid")) {
       const Json& d = j["delivery_grid"];
-      delivery = DeliveryGrid{crsFrom(d.at("system")),
-                              {d.at("origin").at(0).get<double>(), d.at("origin").at(1).get<double>()},
-                              d.at("pixel").get<double>()};
+      delivery =
+          DeliveryGrid{crsFrom(d.at("system")),
+                       {d.at("origin").at(0).get<double>(), d.at("origin").at(1).get<double>()},
+                       d.at("pixel").get<double>()};
       if (!(delivery->pixel > 0)) throw Error("The delivery grid of the study has no pixel size.");
     }
     const Json& t = j.at("training");

@@ -25,7 +25,7 @@ std::map<std::string, std::string> formulaNames(const Study& study) {
 }
 
 Scene layerOf(const Product& p) {
-  const auto state = p.kind == ProductKind::ClassMap  ? ValueState::ClassCodes
+  const auto state = p.kind == ProductKind::ClassMap   ? ValueState::ClassCodes
                      : p.kind == ProductKind::Quantity ? ValueState::Quantity
                                                        : ValueState::Unknown;
   Scene layer = layerScene(p.file, p.name, state);
@@ -71,13 +71,17 @@ Grid onDeliveryGrid(const Study& study, const Grid& grid) {
     left = std::min(left, p.x), right = std::max(right, p.x);
     top = std::min(top, p.y), bottom = std::max(bottom, p.y);
   };
-  for (int x = 0; x < grid.width; x += std::max(1, grid.width / 64)) grow(x, 0), grow(x, grid.height - 1);
-  for (int y = 0; y < grid.height; y += std::max(1, grid.height / 64)) grow(0, y), grow(grid.width - 1, y);
+  for (int x = 0; x < grid.width; x += std::max(1, grid.width / 64))
+    grow(x, 0), grow(x, grid.height - 1);
+  for (int y = 0; y < grid.height; y += std::max(1, grid.height / 64))
+    grow(0, y), grow(grid.width - 1, y);
   grow(grid.width - 1, grid.height - 1);
-  left = std::floor(left), top = std::floor(top), right = std::ceil(right), bottom = std::ceil(bottom);
+  left = std::floor(left), top = std::floor(top), right = std::ceil(right),
+  bottom = std::ceil(bottom);
   if (!std::isfinite(left + top + right + bottom) || !((right - left) * (bottom - top) < 0x1p31))
     throw Error("The delivery grid would have too many pixels here; choose a larger pixel.");
-  const int w = std::max(1, static_cast<int>(right - left)), h = std::max(1, static_cast<int>(bottom - top));
+  const int w = std::max(1, static_cast<int>(right - left)),
+            h = std::max(1, static_cast<int>(bottom - top));
   return pieceOf(lattice, {static_cast<int>(left), static_cast<int>(top), w, h}, w, h);
 }
 

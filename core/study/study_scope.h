@@ -6,13 +6,13 @@
 
 namespace zp {
 
-/// Names under which formulas may call the scenes, indices, quantities and class maps of a study, each
-/// with its id.
+/// Names under which formulas may call the scenes, indices, quantities and class maps of a study,
+/// each with its id.
 std::map<std::string, std::string> formulaNames(const Study& study);
 
 /// What a formula over a study may name: the roles of the scene stand alone, and everything in
-/// `with` (name → id) under its name. The grid is the scene's, or the study's delivery grid over it.
-/// Error when something is gone.
+/// `with` (name → id) under its name. The grid is the scene's, or the study's delivery grid over
+/// it. Error when something is gone.
 Scope studyScope(const Study& study, const std::string& scene,
                  const std::map<std::string, std::string>& with);
 

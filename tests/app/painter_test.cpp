@@ -135,8 +135,8 @@ TEST(Painter, AFormulaIsEvaluatedOnThePartSeen) {
   writeFloats(folder / "s.tif", g, {{1, 3}, {3, 1}}, {"red", "nir"});
   Picture p;
   p.kind = Picture::Kind::Formula;
-  p.scene = openScene(folder / "s.tif");
-  p.formula = parseFormula("ndiff(nir, red)", p.scene.roles());
+  p.scope = Scope(openScene(folder / "s.tif"));
+  p.formula = parseFormula("ndiff(nir, red)", p.scope.names());
   p.ramp = "grey";
   p.key = "f";
   PicturePainter painter;

@@ -157,6 +157,7 @@ TEST_F(ScenesDeskWindow, FilesComeInByDialogAndByDrop) {
 }
 
 TEST_F(ScenesDeskWindow, AnOutlineIsHiddenAndShown) {
+  d().click("page-area");
   auto* list = d().find<QListWidget>("outlineList");
   const bool before = s().outlines[0].shown;
   list->setCurrentRow(0);

@@ -110,6 +110,14 @@ class RealWindow : public ::testing::Test {
     d().until([&] { return w().isActiveWindow(); }, "the window to be active");
     QTest::keyClick(&w(), k, m);
   }
+  /// Leaves a picture of the window for a person to look at, where ZP_LOOK names a folder.
+  void look(const QString& name) {
+    const QString folder = qEnvironmentVariable("ZP_LOOK");
+    if (folder.isEmpty()) return;
+    w().resize(1280, 800);
+    d().settle();
+    w().grab().save(folder + "/" + name + ".png");
+  }
   QPoint onView(Place p) { return w().view().toScreen(p).toPoint(); }
 
   fs::path folder_;

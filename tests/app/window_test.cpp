@@ -314,9 +314,14 @@ TEST_F(RealWindow, AFolderAndAFileAreBroughtInAndAnEmptyEdgeIsSetAside) {
   EXPECT_EQ(s().scenes.back().scene.bandOf("nir"), 4);
   w().bench().bringIn({HAVEN "/archive/finch-2031-05-02/finch-2031-05-02.tif"}, false);
   d().stage(0);
-  d().click("findEdge");
+  d().click("page-mask");
+  d().click<QCheckBox>("maskEdge");
+  d().until([&] { return d().find<QLabel>("maskShare")->text().contains("edge"); }, "the share");
+  EXPECT_FALSE(w().view().veil().none());  // seen before it is set
+  EXPECT_TRUE(s().scenes.back().scene.mask.empty());
+  d().click("maskSet");
   d().until([&] { return !s().scenes.back().scene.mask.empty(); }, "the empty edge");
-  EXPECT_TRUE(w().notice().contains("empty edge")) << w().notice().toStdString();
+  EXPECT_TRUE(w().view().veil().none());
   reopen();
   EXPECT_FALSE(s().scenes.back().scene.mask.empty());
 }

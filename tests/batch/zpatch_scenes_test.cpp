@@ -28,9 +28,10 @@ class ZpatchScenes : public ::testing::Test {
 TEST_F(ZpatchScenes, AFormulaOverSeveralScenes) {
   writeFloats(folder_ / "a.tif", metricGrid(4, 4, 10), {std::vector<float>(16, 0.5f)}, {"nir"});
   writeFloats(folder_ / "b.tif", metricGrid(2, 2, 20), {std::vector<float>(4, 0.2f)}, {"nir"});
-  ASSERT_EQ(run("index --scene spring=a.tif --scene autumn=b.tif --formula 'spring.nir - autumn.nir' "
-                "--out d.tif --json"),
-            0)
+  ASSERT_EQ(
+      run("index --scene spring=a.tif --scene autumn=b.tif --formula 'spring.nir - autumn.nir' "
+          "--out d.tif --json"),
+      0)
       << err();
   EXPECT_NEAR(json()["mean"].get<double>(), 0.3, 1e-6);
   EXPECT_EQ(json()["valid"], 16);
@@ -46,7 +47,9 @@ TEST_F(ZpatchScenes, BandsAreBroughtTogether) {
   fs::create_directory(folder_ / "f");
   writeFloats(folder_ / "f/1-red.tif", metricGrid(2, 2), {{0.1f, 0.2f, 0.3f, 7}});
   writeFloats(folder_ / "f/2-nir.tif", metricGrid(2, 2), {{0.4f, 0.5f, 0.6f, 0.7f}});
-  ASSERT_EQ(run("import f --type uint16 --scale 0.0001 --values surface-reflectance --out s.tif --json"), 0)
+  ASSERT_EQ(
+      run("import f --type uint16 --scale 0.0001 --values surface-reflectance --out s.tif --json"),
+      0)
       << err();
   EXPECT_EQ(json()["lost"], 1);
   ASSERT_EQ(run("look s.tif --json"), 0);
@@ -69,16 +72,20 @@ TEST_F(ZpatchScenes, AClassMapMadeElsewhere) {
   EXPECT_EQ(testing::readCodes(folder_ / "d.tif"), (std::vector<uint16_t>{0, 0, 4, 0}));
   EXPECT_EQ(run("import m.tif --legend l.json --match 11=9 --out e.tif"), 1);
   EXPECT_NE(err().find("no class 9"), std::string::npos);
-  writeAreas(folder_ / "p.gpkg", {{7, "Reed", {{500000, 5000000}, {500020, 5000000}, {500020, 4999990}, {500000, 4999990}}}});
+  writeAreas(
+      folder_ / "p.gpkg",
+      {{7, "Reed", {{500000, 5000000}, {500020, 5000000}, {500020, 4999990}, {500000, 4999990}}}});
   const RasterFile like(folder_ / "m.tif");
-  ASSERT_EQ(run("import p.gpkg --legend l.json --class-field name --like m.tif --out v.tif --json"), 0)
+  ASSERT_EQ(run("import p.gpkg --legend l.json --class-field name --like m.tif --out v.tif --json"),
+            0)
       << err();
   EXPECT_EQ(testing::readCodes(folder_ / "v.tif"), (std::vector<uint16_t>{4, 4, 0, 0}));
 }
 
 TEST_F(ZpatchScenes, CompositesOverDates) {
   for (const auto& [name, red, nir] : {std::tuple{"a", 1.f, 2.f}, {"b", 1.f, 5.f}, {"c", 1.f, 3.f}})
-    writeFloats(folder_ / (std::string(name) + ".tif"), metricGrid(1, 1), {{red}, {nir}}, {"red", "nir"});
+    writeFloats(folder_ / (std::string(name) + ".tif"), metricGrid(1, 1), {{red}, {nir}},
+                {"red", "nir"});
   ASSERT_EQ(run("composite a.tif b.tif c.tif --out m.tif --json"), 0) << err();
   EXPECT_EQ(readFloats(folder_ / "m.tif", 2)[0], 3);
   ASSERT_EQ(run("composite a.tif b.tif c.tif --how greenest --out g.tif --json"), 0) << err();
@@ -107,9 +114,10 @@ TEST_F(ZpatchScenes, PolygonsWithASmallestSize) {
   v[5] = 1;
   for (size_t i = 60; i < 80; ++i) v[i] = 1;
   writeFloats(folder_ / "v.tif", metricGrid(10, 10), {v});
-  ASSERT_EQ(run("threshold v.tif --at 0.5 --names low,high --out m.tif --polygons p.gpkg --keep high "
-                "--smallest 1000 --smooth 2 --json"),
-            0)
+  ASSERT_EQ(
+      run("threshold v.tif --at 0.5 --names low,high --out m.tif --polygons p.gpkg --keep high "
+          "--smallest 1000 --smooth 2 --json"),
+      0)
       << err();
   EXPECT_EQ(readLayer((folder_ / "p.gpkg").string()).shapes.size(), 1u);
   EXPECT_EQ(run("threshold v.tif --at 0.5 --names a,b --out n.tif --smallest 5"), 2);

@@ -1,7 +1,6 @@
-#include "index/class_change.h"
-
 #include <cmath>
 
+#include "index/class_change.h"
 #include "index/compare_layers.h"
 #include "index/histogram.h"
 #include "outline/class_polygons.h"
@@ -22,9 +21,11 @@ TEST(ClassChange, FromToTableAndMap) {
   EXPECT_EQ(c.find(1, 2)->pixels, 2u);
   EXPECT_EQ(c.find(1, 2)->area, 200);
   EXPECT_EQ(c.find(2, 3), nullptr);
-  EXPECT_EQ(zp::testing::readCodes(folder / "c.tif"), (std::vector<uint16_t>{4, 2, 3, 1, 4, 0, 0, 2}));
+  EXPECT_EQ(zp::testing::readCodes(folder / "c.tif"),
+            (std::vector<uint16_t>{4, 2, 3, 1, 4, 0, 0, 2}));
   classChange(folder / "a.tif", folder / "b.tif", 0, folder / "all.tif");
-  EXPECT_EQ(zp::testing::readCodes(folder / "all.tif"), (std::vector<uint16_t>{1, 2, 1, 3, 1, 0, 0, 2}));
+  EXPECT_EQ(zp::testing::readCodes(folder / "all.tif"),
+            (std::vector<uint16_t>{1, 2, 1, 3, 1, 0, 0, 2}));
   EXPECT_EQ(legendOf(RasterFile(folder / "all.tif")).find(2)->name, "class 1 → class 2");
   EXPECT_THROW(classChange(folder / "a.tif", folder / "b.tif", 9, folder / "d.tif"), Error);
 }
@@ -36,7 +37,8 @@ TEST(ClassChange, HowOftenFirstAndLast) {
   zp::testing::writeCodes(folder / "b.tif", g, {2, 1, 2, 0});
   zp::testing::writeCodes(folder / "c.tif", g, {1, 1, 2, 0});
   const HistoryFiles files{folder / "t.tif", folder / "f.tif", folder / "l.tif"};
-  classHistory({folder / "a.tif", folder / "b.tif", folder / "c.tif"}, {"May", "Jul", "Oct"}, 1, files);
+  classHistory({folder / "a.tif", folder / "b.tif", folder / "c.tif"}, {"May", "Jul", "Oct"}, 1,
+               files);
   const auto times = readFloats(files.times);
   EXPECT_EQ(times[0], 2);
   EXPECT_EQ(times[2], 0);
@@ -82,10 +84,12 @@ TEST(ClassPolygons, RasterisedTheyGiveTheMapBack) {
     area += std::stod(polygons.table.rows[i][2]);
     for (const auto& s : pixelsInside(polygons.shapes[i], g))
       for (int x = s.from; x < s.to; ++x)
-        again[static_cast<size_t>(s.row * 40 + x)] = static_cast<uint16_t>(std::stoi(polygons.table.rows[i][0]));
+        again[static_cast<size_t>(s.row * 40 + x)] =
+            static_cast<uint16_t>(std::stoi(polygons.table.rows[i][0]));
   }
   EXPECT_EQ(again, codes);
-  EXPECT_EQ(area, 100.0 * static_cast<double>(std::count_if(codes.begin(), codes.end(), [](auto c) { return c != 0; })));
+  EXPECT_EQ(area, 100.0 * static_cast<double>(std::count_if(codes.begin(), codes.end(),
+                                                            [](auto c) { return c != 0; })));
   const Layer large = classPolygons(folder / "m.tif", keep, Progress(), {500, 0});
   EXPECT_LT(large.shapes.size(), polygons.shapes.size());
   for (const auto& r : large.table.rows) EXPECT_GE(std::stod(r[2]), 500);
@@ -111,12 +115,14 @@ TEST(CompareLayers, LikelyReasonsAreNamed) {
   const Grid g = metricGrid(130, 130);
   std::vector<float> a(g.pixels()), scaled, offset, partly;
   for (size_t i = 0; i < a.size(); ++i)
-    a[i] = static_cast<float>(std::sin(0.13 * static_cast<double>(i % 130)) + std::cos(0.21 * static_cast<double>(i / 130)));
+    a[i] = static_cast<float>(std::sin(0.13 * static_cast<double>(i % 130)) +
+                              std::cos(0.21 * static_cast<double>(i / 130)));
   for (const float v : a) scaled.push_back(10000 * v), offset.push_back(v + 0.3f);
   partly = a;
   for (size_t i = 0; i < 500; ++i) partly[i] = -9999;
   const auto layer = [&](const std::string& name, const std::vector<float>& v) {
-    return layerScene(writeFloats(folder / (name + ".tif"), g, {v}, {}, -9999.0), name, ValueState::Quantity);
+    return layerScene(writeFloats(folder / (name + ".tif"), g, {v}, {}, -9999.0), name,
+                      ValueState::Quantity);
   };
   const Scene ours = layer("ours", a);
   const auto same = compareLayers(ours, ours);

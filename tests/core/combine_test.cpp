@@ -44,7 +44,8 @@ float ground(double x, double y) {
   const int cx = static_cast<int>(std::floor(x / 2)), cy = static_cast<int>(std::floor(y / 2));
   for (int j = cy - 3; j <= cy + 4; ++j)
     for (int i = cx - 3; i <= cx + 4; ++i) {
-      const auto key = static_cast<uint64_t>(i + 100000) * 1000003u + static_cast<uint64_t>(j + 100000);
+      const auto key =
+          static_cast<uint64_t>(i + 100000) * 1000003u + static_cast<uint64_t>(j + 100000);
       const double height = unit(mix(key)) - 0.5;
       const double dx = x - 2 * i, dy = y - 2 * j;
       v += height * std::exp(-(dx * dx + dy * dy) / 4);
@@ -64,7 +65,8 @@ std::vector<float> groundOn(const Grid& g, double right, double down) {
 TEST(StackBands, ChosenBandsWithANumberType) {
   Folder folder;
   const Grid g = metricGrid(3, 1);
-  const Scene a = sceneOf(folder / "a.tif", g, {{0.1f, 0.2f, kNone}, {0.3f, 0.4f, 0.5f}}, {"red", "nir"});
+  const Scene a =
+      sceneOf(folder / "a.tif", g, {{0.1f, 0.2f, kNone}, {0.3f, 0.4f, 0.5f}}, {"red", "nir"});
   const Scene b = sceneOf(folder / "b.tif", g, {{0.6f, 9.9f, 0.8f}}, {"swir16"});
   SceneSpec spec = specLike(a, {1});
   spec.bands.push_back(b.bands[0]);
@@ -86,8 +88,10 @@ TEST(StackBands, ChosenBandsWithANumberType) {
 
 TEST(JoinScenes, TheFirstThatHasAPixelGivesIt) {
   Folder folder;
-  const Scene a = sceneOf(folder / "a.tif", gridAt(3, 2, 10, 0, 0), {{1, 1, kNone, 1, 1, 1}}, {"nir"});
-  const Scene b = sceneOf(folder / "b.tif", gridAt(3, 2, 10, 20, 10), {{2, 2, 2, 2, 2, 2}}, {"nir"});
+  const Scene a =
+      sceneOf(folder / "a.tif", gridAt(3, 2, 10, 0, 0), {{1, 1, kNone, 1, 1, 1}}, {"nir"});
+  const Scene b =
+      sceneOf(folder / "b.tif", gridAt(3, 2, 10, 20, 10), {{2, 2, 2, 2, 2, 2}}, {"nir"});
   joinScenes({a, b}, folder / "j.tif");
   const RasterFile file(folder / "j.tif");
   EXPECT_EQ(file.grid().width, 5);
@@ -123,7 +127,9 @@ TEST(Sharpen, KeepsTheBandsWhereTheSharpOneIsTheirMean) {
   Folder folder;
   const Grid fine = metricGrid(32, 32, 5), coarse = metricGrid(16, 16, 10);
   std::vector<float> a, b;
-  for (int i = 0; i < 256; ++i) a.push_back(0.2f + 0.001f * static_cast<float>(i % 16)), b.push_back(0.4f + 0.002f * static_cast<float>(i % 16));
+  for (int i = 0; i < 256; ++i)
+    a.push_back(0.2f + 0.001f * static_cast<float>(i % 16)),
+        b.push_back(0.4f + 0.002f * static_cast<float>(i % 16));
   const Scene s = sceneOf(folder / "s.tif", coarse, {a, b}, {"red", "nir"});
   // The sharp band is the mean of the two, brought onto the fine grid.
   BandBlock in;
@@ -145,7 +151,8 @@ TEST(DarkObject, HazeFollowsTheWavelength) {
   const Grid g = metricGrid(10, 10);
   std::vector<float> blue(100), nir(100);
   for (size_t i = 0; i < 100; ++i)
-    blue[i] = 0.08f + 0.01f * static_cast<float>(i % 10), nir[i] = 0.02f * static_cast<float>(i % 10);
+    blue[i] = 0.08f + 0.01f * static_cast<float>(i % 10),
+    nir[i] = 0.02f * static_cast<float>(i % 10);
   Scene s = sceneOf(folder / "s.tif", g, {blue, nir}, {"blue", "nir"});
   EXPECT_NE(sentenceOf([&] { hazeOf(s, {}); }).find("no wavelength"), std::string::npos);
   s.bands[0].wavelength = 400, s.bands[1].wavelength = 800;
@@ -169,10 +176,13 @@ TEST(Normalise, FindsGainAndOffsetInSpiteOfChange) {
   for (size_t i = 0; i < g.pixels(); ++i) {
     const bool changed = i % 120 < 24;  // a fifth was ploughed
     for (size_t k = 0; k < 3; ++k) {
-      const float v = 0.3f + 0.1f * surface(static_cast<double>(i % 120) + 50.0 * static_cast<double>(k),
-                                            static_cast<double>(i / 120));
+      const float v =
+          0.3f + 0.1f * surface(static_cast<double>(i % 120) + 50.0 * static_cast<double>(k),
+                                static_cast<double>(i / 120));
       a[k].push_back(v + noise(random));
-      b[k].push_back((changed ? 0.1f + 0.05f * static_cast<float>(random() % 10) : 1.25f * v - 0.04f) + noise(random));
+      b[k].push_back(
+          (changed ? 0.1f + 0.05f * static_cast<float>(random() % 10) : 1.25f * v - 0.04f) +
+          noise(random));
     }
   }
   const Scene s = sceneOf(folder / "a.tif", g, a, {"green", "red", "nir"}),
@@ -201,7 +211,8 @@ TEST(Shift, ASubPixelShiftIsFound) {
   Folder folder;
   const Grid g = metricGrid(300, 280);
   const Scene reference = sceneOf(folder / "r.tif", g, {groundOn(g, 0, 0)}, {"nir"});
-  for (const auto& [right, down] : {std::pair{0.37, -0.62}, {5.25, 3.5}, {0.0, 0.0}, {-11.8, 0.45}}) {
+  for (const auto& [right, down] :
+       {std::pair{0.37, -0.62}, {5.25, 3.5}, {0.0, 0.0}, {-11.8, 0.45}}) {
     // The layer shows everything `right` and `down` of where it is.
     const Scene layer = sceneOf(folder / "l.tif", g, {groundOn(g, right, down)}, {"nir"});
     const Shift s = measureShift({&layer, 0}, {&reference, 0});
@@ -211,7 +222,8 @@ TEST(Shift, ASubPixelShiftIsFound) {
     EXPECT_NEAR(s.by.y, 10 * down, 1);
     fs::remove(folder / "l.tif");
   }
-  const Scene small = sceneOf(folder / "t.tif", metricGrid(30, 30), {std::vector<float>(900, 1)}, {"nir"});
+  const Scene small =
+      sceneOf(folder / "t.tif", metricGrid(30, 30), {std::vector<float>(900, 1)}, {"nir"});
   EXPECT_THROW(measureShift({&small, 0}, {&reference, 0}), Error);
 }
 

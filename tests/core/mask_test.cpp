@@ -98,7 +98,9 @@ TEST(Mask, WhatCannotBe) {
   EXPECT_NE(sentenceOf([&] { makeMask(s, r, d.folder / "m.tif"); }).find("no quality band"),
             std::string::npos);
   writeFloats(d.folder / "real.tif", d.grid, {d.values});
-  EXPECT_NE(sentenceOf([&] { setQuality(s, {d.folder / "real.tif", 1, {}}); }).find("real numbers"),
+  EXPECT_NE(sentenceOf([&] {
+              setQuality(s, {d.folder / "real.tif", 1, {}});
+            }).find("real numbers"),
             std::string::npos);
   r.widen = 1000;
   EXPECT_THROW(makeMask(s, r, d.folder / "m.tif"), Error);

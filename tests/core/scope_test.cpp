@@ -42,10 +42,13 @@ TEST(Scope, SeveralScenesAndLayersInOneFormula) {
 
 TEST(Scope, AnotherGridIsBroughtOverAndSaid) {
   Folder folder;
-  const Scene a = sceneOf(folder / "a.tif", metricGrid(8, 8, 10), {std::vector<float>(64, 1)}, {"nir"});
-  const Scene b = sceneOf(folder / "b.tif", metricGrid(4, 4, 20), {std::vector<float>(16, 3)}, {"nir"});
+  const Scene a =
+      sceneOf(folder / "a.tif", metricGrid(8, 8, 10), {std::vector<float>(64, 1)}, {"nir"});
+  const Scene b =
+      sceneOf(folder / "b.tif", metricGrid(4, 4, 20), {std::vector<float>(16, 3)}, {"nir"});
   const Scope scope({{"a", a}, {"b", b}});
-  const auto st = computeIndex(scope, parseFormula("b.nir - a.nir", scope.names()), "d", folder / "d.tif");
+  const auto st =
+      computeIndex(scope, parseFormula("b.nir - a.nir", scope.names()), "d", folder / "d.tif");
   EXPECT_EQ(st.valid, 64u);
   EXPECT_FLOAT_EQ(static_cast<float>(st.mean), 2);
   const auto warnings = warningsFor(scope, {"a.nir", "b.nir"});
@@ -83,15 +86,16 @@ TEST(WindowStatistics, AgreeWithPlainLoops) {
   std::vector<float> v(static_cast<size_t>(w * h));
   for (auto& x : v) x = random() % 7 == 0 ? NAN : static_cast<float>(random() % 1000) / 100;
   for (const int r : {1, 3}) {
-    for (const auto f : {WindowFunction::Mean, WindowFunction::Min, WindowFunction::Max,
-                         WindowFunction::Spread}) {
+    for (const auto f :
+         {WindowFunction::Mean, WindowFunction::Min, WindowFunction::Max, WindowFunction::Spread}) {
       const auto got = inWindow(f, v, w, h, r);
       for (int y = 0; y < h; ++y)
         for (int x = 0; x < w; ++x) {
           std::vector<double> in;
           for (int j = std::max(0, y - r); j <= std::min(h - 1, y + r); ++j)
             for (int i = std::max(0, x - r); i <= std::min(w - 1, x + r); ++i)
-              if (const float q = v[static_cast<size_t>(j * w + i)]; !std::isnan(q)) in.push_back(q);
+              if (const float q = v[static_cast<size_t>(j * w + i)]; !std::isnan(q))
+                in.push_back(q);
           const float mine = got[static_cast<size_t>(y * w + x)];
           if (std::isnan(v[static_cast<size_t>(y * w + x)])) {
             ASSERT_TRUE(std::isnan(mine));
@@ -145,8 +149,8 @@ TEST(Formula, WindowsThatCannotBe) {
 TEST(Rules, TheFirstThatHoldsGivesTheClass) {
   Folder folder;
   const Grid g = metricGrid(4, 1);
-  const Scene s = sceneOf(folder / "s.tif", g, {{0.2f, 0.2f, 0.0f, -9999}, {0.5f, 0.1f, 0.9f, 0.9f}},
-                          {"green", "nir"});
+  const Scene s = sceneOf(folder / "s.tif", g,
+                          {{0.2f, 0.2f, 0.0f, -9999}, {0.5f, 0.1f, 0.9f, 0.9f}}, {"green", "nir"});
   const std::vector<Rule> rules{{"green > 0.1 and nir > 0.3", {1, "flooded", {1, 2, 3}, "", {}}},
                                 {"green > 0.1", {2, "damp", {4, 5, 6}, "", {}}}};
   rulesToClasses(Scope(s), rules, {7, "dry", {7, 8, 9}, "", {}}, folder / "m.tif");
@@ -154,7 +158,9 @@ TEST(Rules, TheFirstThatHoldsGivesTheClass) {
   EXPECT_EQ(legendOf(RasterFile(folder / "m.tif")).find(7)->name, "dry");
   rulesToClasses(Scope(s), rules, {}, folder / "n.tif");
   EXPECT_EQ(readCodes(folder / "n.tif"), (std::vector<uint16_t>{1, 2, 0, 0}));
-  const auto sentence = sentenceOf([&] { parseRules({{"green >", {1, "wet", {}, "", {}}}}, s.roles()); });
+  const auto sentence = sentenceOf([&] {
+    parseRules({{"green >", {1, "wet", {}, "", {}}}}, s.roles());
+  });
   EXPECT_EQ(sentence.rfind("wet: ", 0), 0u);
   EXPECT_THROW(rulesToClasses(Scope(s), {rules[0], rules[0]}, {}, folder / "o.tif"), Error);
 }

@@ -31,7 +31,8 @@ struct Sample {
   std::string run(const Json& step) { return study.addProduct(runStep(study, step, Progress())); }
 };
 
-const Json kTwo = Json::array({{{"name", "low"}, {"colour", "#112233"}}, {{"name", "high"}, {"colour", "#445566"}}});
+const Json kTwo = Json::array(
+    {{{"name", "low"}, {"colour", "#112233"}}, {{"name", "high"}, {"colour", "#445566"}}});
 
 }  // namespace
 
@@ -43,12 +44,20 @@ TEST(StudySteps, AFormulaOverScenesAndProducts) {
   const auto f = parseFormula("autumn_2031.nir - nir", scope.names());
   const auto with = usedNames({f}, names);
   EXPECT_EQ(with.size(), 1u);
-  const auto id = d.run({{"do", "index"}, {"scene", d.spring}, {"formula", f.text}, {"name", "Rise"}, {"with", with}});
+  const auto id = d.run({{"do", "index"},
+                         {"scene", d.spring},
+                         {"formula", f.text},
+                         {"name", "Rise"},
+                         {"with", with}});
   EXPECT_NEAR(d.study.product(id)->facts["mean"].get<double>(), 0.4, 1e-6);
   // A product is a layer of the next formula, and makes it out of date when it changes.
   const auto more = formulaNames(d.study);
   ASSERT_EQ(more.count("rise"), 1u);
-  const auto next = d.run({{"do", "index"}, {"scene", d.spring}, {"formula", "rise * 2"}, {"name", "Twice"}, {"with", {{"rise", id}}}});
+  const auto next = d.run({{"do", "index"},
+                           {"scene", d.spring},
+                           {"formula", "rise * 2"},
+                           {"name", "Twice"},
+                           {"with", {{"rise", id}}}});
   EXPECT_NEAR(d.study.product(next)->facts["mean"].get<double>(), 0.8, 1e-6);
   ++d.study.scene(d.autumn)->revision;
   EXPECT_TRUE(d.study.outOfDate(*d.study.product(next)));
@@ -57,25 +66,36 @@ TEST(StudySteps, AFormulaOverScenesAndProducts) {
 TEST(StudySteps, RulesChangeAndHistory) {
   Sample d;
   const auto map = [&](const std::string& scene, const std::string& when) {
-    return d.run({{"do", "rules"}, {"scene", scene}, {"name", "Map"},
-                  {"rules", Json::array({{{"when", when}, {"name", "wet"}, {"colour", "#0000ff"}}})},
-                  {"otherwise", {{"name", "dry"}, {"colour", "#aaaaaa"}}}});
+    return d.run(
+        {{"do", "rules"},
+         {"scene", scene},
+         {"name", "Map"},
+         {"rules", Json::array({{{"when", when}, {"name", "wet"}, {"colour", "#0000ff"}}})},
+         {"otherwise", {{"name", "dry"}, {"colour", "#aaaaaa"}}}});
   };
   const auto a = map(d.spring, "red < 0.3"), b = map(d.autumn, "red < 0.5 and nir > 0.3");
-  const auto change = d.run({{"do", "change"}, {"from", a}, {"to", b}, {"code", 1}, {"name", "Change"}});
+  const auto change =
+      d.run({{"do", "change"}, {"from", a}, {"to", b}, {"code", 1}, {"name", "Change"}});
   const auto& classes = d.study.product(change)->facts["classes"];
   EXPECT_EQ(classes[1]["name"], "gained");
   EXPECT_EQ(classes[1]["area_m2"], 4 * 20 * 100.0);
-  const auto times = d.run({{"do", "history"}, {"maps", {a, b}}, {"code", 1}, {"what", "times"}, {"name", "Times wet"}});
+  const auto times = d.run(
+      {{"do", "history"}, {"maps", {a, b}}, {"code", 1}, {"what", "times"}, {"name", "Times wet"}});
   EXPECT_EQ(d.study.product(times)->kind, ProductKind::Quantity);
   EXPECT_EQ(d.study.product(times)->facts["max"], 2.0);
-  const auto first = d.run({{"do", "history"}, {"maps", {a, b}}, {"code", 1}, {"what", "first"}, {"name", "First wet"}});
+  const auto first = d.run(
+      {{"do", "history"}, {"maps", {a, b}}, {"code", 1}, {"what", "first"}, {"name", "First wet"}});
   EXPECT_EQ(d.study.product(first)->facts["classes"][0]["name"], "2031-04-01");
 }
 
 TEST(StudySteps, ASeriesOverDatesIsATable) {
   Sample d;
-  const auto id = d.run({{"do", "series"}, {"scenes", {d.autumn, d.spring}}, {"formula", "nir"}, {"at", {0.5}}, {"classes", kTwo}, {"name", "Nir by date"}});
+  const auto id = d.run({{"do", "series"},
+                         {"scenes", {d.autumn, d.spring}},
+                         {"formula", "nir"},
+                         {"at", {0.5}},
+                         {"classes", kTwo},
+                         {"name", "Nir by date"}});
   const Table t = readTable(d.study.product(id)->file.string());
   ASSERT_EQ(t.rows.size(), 2u);
   EXPECT_EQ(t.columns[3], "high ha");
@@ -89,12 +109,16 @@ TEST(StudySteps, ASeriesOverDatesIsATable) {
 
 TEST(StudySteps, AMadeSceneJoinsTheStudyAndGoesWithItsProduct) {
   Sample d;
-  const auto id = d.run({{"do", "composite"}, {"scenes", {d.spring, d.autumn}}, {"how", "median"}, {"name", "Median"}});
+  const auto id = d.run({{"do", "composite"},
+                         {"scenes", {d.spring, d.autumn}},
+                         {"how", "median"},
+                         {"name", "Median"}});
   ASSERT_EQ(d.study.scenes.size(), 3u);
   const auto scene = d.study.scenes.back();
   EXPECT_EQ(scene.product, id);
   EXPECT_EQ(scene.scene.roles(), (std::vector<std::string>{"red", "nir"}));
-  const auto index = d.run({{"do", "index"}, {"scene", scene.id}, {"formula", "nir"}, {"name", "N"}});
+  const auto index =
+      d.run({{"do", "index"}, {"scene", scene.id}, {"formula", "nir"}, {"name", "N"}});
   EXPECT_NEAR(d.study.product(index)->facts["mean"].get<double>(), 0.4, 1e-6);
   d.study.save();
   // A change upstream reaches what was made from the made scene.
@@ -125,21 +149,39 @@ TEST(StudySteps, TheDeliveryGridHoldsForResults) {
 
 TEST(StudySteps, AComparisonWithAnothers) {
   Sample d;
-  const auto a = d.run({{"do", "index"}, {"scene", d.spring}, {"formula", "red"}, {"name", "Ours"}});
-  const auto b = d.run({{"do", "index"}, {"scene", d.spring}, {"formula", "red + 0.5"}, {"name", "Theirs"}});
+  const auto a =
+      d.run({{"do", "index"}, {"scene", d.spring}, {"formula", "red"}, {"name", "Ours"}});
+  const auto b =
+      d.run({{"do", "index"}, {"scene", d.spring}, {"formula", "red + 0.5"}, {"name", "Theirs"}});
   const auto c = d.run({{"do", "compare"}, {"product", a}, {"to", b}, {"name", "Difference"}});
   EXPECT_EQ(d.study.product(c)->facts["reasons"][0].get<std::string>().rfind("Offset", 0), 0u);
 }
 
 TEST(StudySteps, AllThatMakesScenesRuns) {
   Sample d;
-  d.run({{"do", "stack"}, {"bands", Json::array({{{"scene", d.spring}, {"band", 1}}, {{"scene", d.autumn}, {"band", 1}}})}, {"name", "Stack"}, {"type", "uint16"}, {"scale", 0.001}});
+  d.run({{"do", "stack"},
+         {"bands",
+          Json::array({{{"scene", d.spring}, {"band", 1}}, {{"scene", d.autumn}, {"band", 1}}})},
+         {"name", "Stack"},
+         {"type", "uint16"},
+         {"scale", 0.001}});
   EXPECT_EQ(d.study.scenes.back().scene.bands.size(), 2u);
   d.run({{"do", "join"}, {"scenes", {d.spring, d.autumn}}, {"name", "Joined"}});
-  d.run({{"do", "sharpen"}, {"scene", d.spring}, {"sharp", d.autumn}, {"band", 0}, {"name", "Sharp"}});
+  d.run({{"do", "sharpen"},
+         {"scene", d.spring},
+         {"sharp", d.autumn},
+         {"band", 0},
+         {"name", "Sharp"}});
   for (auto& b : d.study.scene(d.spring)->scene.bands) b.wavelength = 600;
   d.run({{"do", "haze"}, {"scene", d.spring}, {"start", 0}, {"name", "Clear"}});
-  EXPECT_NE(sentenceOf([&] { d.run({{"do", "speckle"}, {"scene", d.spring}, {"name", "S"}}); }).find("no radar"), std::string::npos);
-  EXPECT_THROW(d.run({{"do", "stack"}, {"bands", Json::array({{{"scene", d.spring}, {"band", 9}}})}, {"name", "X"}}), Error);
-  for (const auto& s : d.study.scenes) EXPECT_TRUE(s.product.empty() || d.study.product(s.product) != nullptr);
+  EXPECT_NE(sentenceOf([&] {
+              d.run({{"do", "speckle"}, {"scene", d.spring}, {"name", "S"}});
+            }).find("no radar"),
+            std::string::npos);
+  EXPECT_THROW(d.run({{"do", "stack"},
+                      {"bands", Json::array({{{"scene", d.spring}, {"band", 9}}})},
+                      {"name", "X"}}),
+               Error);
+  for (const auto& s : d.study.scenes)
+    EXPECT_TRUE(s.product.empty() || d.study.product(s.product) != nullptr);
 }

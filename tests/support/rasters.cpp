@@ -1,7 +1,6 @@
 #include "support/rasters.h"
 
 #include <gdal_priv.h>
-
 #include <unistd.h>
 
 #include <algorithm>

@@ -334,8 +334,7 @@ void LabellingSheet::showPoint() {
           }
         }
         for (const auto& s : radar) {
-          const double v =
-              readBandAt({place}, crs, s, static_cast<size_t>(s.bandOf("vh")))[0];
+          const double v = readBandAt({place}, crs, s, static_cast<size_t>(s.bandOf("vh")))[0];
           if (!(v > 0) && s.state == ValueState::BackscatterPower) continue;
           c.days << static_cast<double>(
               QDate::fromString(q(s.date), Qt::ISODate).startOfDay(Qt::UTC).toSecsSinceEpoch());

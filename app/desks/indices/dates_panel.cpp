@@ -10,16 +10,26 @@ struct Words {
   const char *title, *about, *action;
 };
 constexpr Words kWords[] = {
-    {"Difference of the index", "The index in hand of the later scene less that of the earlier one. "
-     "Cut it by a threshold afterwards, as any index.", "Make the difference"},
-    {"From one map to the other", "What became of every class between two class maps, as a map and a "
-     "table in hectares; or one class alone: lost, gained and kept.", "Map the change"},
-    {"How often a class was there", "Over class maps of many dates: how many times each pixel was of "
-     "the class.", "Count the dates"},
-    {"Areas over many dates", "The index in hand with its thresholds over each ticked scene: a table "
-     "and a curve of area against date.", "Follow the area"},
-    {"Against another's layer", "An index of yours less the same quantity made elsewhere, and why they "
-     "may differ.", "Compare the layers"}};
+    {"Difference of the index",
+     "The index in hand of the later scene less that of the earlier one. "
+     "Cut it by a threshold afterwards, as any index.",
+     "Make the difference"},
+    {"From one map to the other",
+     "What became of every class between two class maps, as a map and a "
+     "table in hectares; or one class alone: lost, gained and kept.",
+     "Map the change"},
+    {"How often a class was there",
+     "Over class maps of many dates: how many times each pixel was of "
+     "the class.",
+     "Count the dates"},
+    {"Areas over many dates",
+     "The index in hand with its thresholds over each ticked scene: a table "
+     "and a curve of area against date.",
+     "Follow the area"},
+    {"Against another's layer",
+     "An index of yours less the same quantity made elsewhere, and why they "
+     "may differ.",
+     "Compare the layers"}};
 
 QWidget* row(const QString& label, QWidget* field) {
   auto* w = new QWidget;
@@ -68,7 +78,7 @@ DatesPanel::DatesPanel(Workbench& bench, std::function<IndexInHand()> inHand, QW
   ticks_->setFixedHeight(128);
   result_ = secondLabel("");
   result_->setObjectName("datesResult");
-  table_ = plainTable({});
+  table_ = plainTable({"From \\ to"});
   table_->setObjectName("datesTable");
   curve_ = new LineChart;
   curve_->setFixedHeight(150);
@@ -138,9 +148,8 @@ void DatesPanel::fill() {
         all.emplace_back(p.date, q(p.name) + "  " + niceDate(p.date), q(p.id));
     }
   }
-  std::stable_sort(all.begin(), all.end(), [](const auto& a, const auto& b) {
-    return std::get<0>(a) < std::get<0>(b);
-  });
+  std::stable_sort(all.begin(), all.end(),
+                   [](const auto& a, const auto& b) { return std::get<0>(a) < std::get<0>(b); });
   const QVariant from = from_->currentData(), to = to_->currentData();
   const QStringList before = ticked();
   const QSignalBlocker quiet(ticks_);
@@ -223,32 +232,42 @@ std::optional<Json> DatesPanel::step(QString& missing) const {
     } catch (const std::exception&) {
       return fail("One of the two scenes lacks a band that the index needs.");
     }
-    return Json{{"do", "index"},   {"scene", to},   {"formula", formula}, {"with", with},
+    return Json{{"do", "index"},       {"scene", to},
+                {"formula", formula},  {"with", with},
                 {"ramp", "diverging"}, {"name", index.title + ", " + b.name + " less " + a.name}};
   }
   if (what == FromTo) {
     if (from_->count() < 2 || from == to) return fail("Make class maps of two dates first.");
     const int code = class_->currentData().toInt();
-    return Json{{"do", "change"}, {"from", from}, {"to", to}, {"code", code},
+    return Json{{"do", "change"},
+                {"from", from},
+                {"to", to},
+                {"code", code},
                 {"name", code == 0 ? "Change of classes"
                                    : "Change of " + class_->currentText().toStdString()}};
   }
   if (what == Against) {
     if (from_->count() < 2 || from == to) return fail("Choose two different layers.");
-    return Json{{"do", "compare"}, {"product", from}, {"to", to},
+    return Json{{"do", "compare"},
+                {"product", from},
+                {"to", to},
                 {"name", s.product(from)->name + " less " + s.product(to)->name}};
   }
   const QStringList ids = ticked();
   if (ids.size() < 2)
-    return fail(what == Series ? "Tick two scenes or more." : "Make class maps of two dates first.");
+    return fail(what == Series ? "Tick two scenes or more."
+                               : "Make class maps of two dates first.");
   Json list = Json::array();
   for (const auto& id : ids) list.push_back(id.toStdString());
   if (what == HowOften)
-    return Json{{"do", "history"}, {"maps", list}, {"code", class_->currentData().toInt()},
-                {"what", "times"}, {"name", "Times " + class_->currentText().toStdString()}};
+    return Json{{"do", "history"},
+                {"maps", list},
+                {"code", class_->currentData().toInt()},
+                {"what", "times"},
+                {"name", "Times " + class_->currentText().toStdString()}};
   if (index.cuts.empty()) return fail("Make the index of one date first, and set its threshold.");
-  Json step = {{"do", "series"}, {"scenes", list}, {"formula", index.formula}, {"at", index.cuts},
-               {"classes", index.classes}, {"name", index.title + " by date"}};
+  Json step = {{"do", "series"},   {"scenes", list},           {"formula", index.formula},
+               {"at", index.cuts}, {"classes", index.classes}, {"name", index.title + " by date"}};
   for (const auto& o : s.outlines)
     if (o.studyArea) step["inside"] = o.id;
   return step;
@@ -262,9 +281,10 @@ void DatesPanel::showResult(const Product& p) {
   if (change) showChange(p.facts["change"], p);
   if (series) showSeries(p);
   if (p.facts.contains("reasons")) {
-    QString text = QString("Mean difference %1, spread %2, correlation %3.")
-                       .arg(compact(numberFrom(p.facts["mean"])), compact(numberFrom(p.facts["sd"])),
-                            decimal(numberFrom(p.facts["correlation"]), 4));
+    QString text =
+        QString("Mean difference %1, spread %2, correlation %3.")
+            .arg(compact(numberFrom(p.facts["mean"])), compact(numberFrom(p.facts["sd"])),
+                 decimal(numberFrom(p.facts["correlation"]), 4));
     for (const auto& r : p.facts["reasons"]) text += "\n• " + q(r.get<std::string>());
     if (p.facts["reasons"].empty()) text += "\nThey are the same.";
     result_->setText(text);
@@ -290,14 +310,15 @@ void DatesPanel::showChange(const Json& change, const Product& p) {
   }
   for (const auto& c : change.at("cells")) {
     const double area = numberFrom(c.at("area_m2"));
-    const QString text = std::isnan(area) ? grouped(c.at("pixels").get<qulonglong>())
-                                          : decimal(area / 10000, 1);
+    const QString text =
+        std::isnan(area) ? grouped(c.at("pixels").get<qulonglong>()) : decimal(area / 10000, 1);
     table_->setItem(place[c.at("from")], place[c.at("to")] + 1, figureItem(text));
   }
   table_->resizeColumnsToContents();
   fitHeight(table_);
-  result_->setText(QString("From %1 to %2.")
-                       .arg(niceDate(p.facts.value("from", "")), niceDate(p.facts.value("to", ""))));
+  result_->setText(
+      QString("From %1 to %2.")
+          .arg(niceDate(p.facts.value("from", "")), niceDate(p.facts.value("to", ""))));
 }
 
 void DatesPanel::showSeries(const Product& p) {
@@ -320,8 +341,11 @@ void DatesPanel::showSeries(const Product& p) {
     const auto& cells = t.rows[static_cast<size_t>(r)];
     table_->setItem(r, 0, new QTableWidgetItem(niceDate(cells[0])));
     for (int c = 2; c < last; ++c)
-      table_->setItem(r, c - 1, figureItem(decimal(parseNumber(cells[static_cast<size_t>(c)]).value_or(NAN), 1)));
-    table_->setItem(r, last - 1, figureItem(decimal(100 * parseNumber(cells.back()).value_or(NAN), 0) + " %"));
+      table_->setItem(
+          r, c - 1,
+          figureItem(decimal(parseNumber(cells[static_cast<size_t>(c)]).value_or(NAN), 1)));
+    table_->setItem(r, last - 1,
+                    figureItem(decimal(100 * parseNumber(cells.back()).value_or(NAN), 0) + " %"));
     const QDate day = QDate::fromString(q(cells[0]), Qt::ISODate);
     const auto area = parseNumber(cells[static_cast<size_t>(last - 1)]);
     if (!day.isValid() || !area) continue;

@@ -12,7 +12,8 @@ struct IndexInHand {
 };
 
 /// Between dates: the difference of an index, what became of the classes of two maps, how often a
-/// class was there, the same index and thresholds over many dates; and against a layer made elsewhere.
+/// class was there, the same index and thresholds over many dates; and against a layer made
+/// elsewhere.
 class DatesPanel : public QWidget {
   Q_OBJECT
  public:

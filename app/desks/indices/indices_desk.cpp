@@ -103,7 +103,7 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   page->addWidget(warning_);
   inside_ = new QCheckBox("Inside the study area only");
   inside_->setObjectName("insideStudyArea");
-  page->addWidget(inside_);
+  page->addWidget(inside_, 0, Qt::AlignLeft);
   keep_ = linkButton("Keep in the index book…");
   keep_->setObjectName("keepIndex");
   drop_ = linkButton("Take out of the index book");
@@ -254,8 +254,7 @@ void IndicesDesk::refresh() {
   });
   chips_->addWidget(others);
   if (book_->isVisibleTo(this)) fillBook();
-  edit_->setKnown(
-      studyScope(bench_.study(), s->id, formulaNames(bench_.study())).names());
+  edit_->setKnown(studyScope(bench_.study(), s->id, formulaNames(bench_.study())).names());
   inside_->setVisible(std::any_of(bench_.study().outlines.begin(), bench_.study().outlines.end(),
                                   [](const StudyOutline& o) { return o.studyArea; }));
   rules_->refresh();
@@ -377,6 +376,7 @@ void IndicesDesk::formulaChanged() {
   thresholdTitle_->setText(made ? "Thresholds" : "");
   polygons_->setVisible(made);
   polygons_->setEnabled(classMap() != nullptr);
+  warning_->setVisible(false);
   if (!e) {
     settle_.start();
     showWarnings();
@@ -411,7 +411,8 @@ void IndicesDesk::updateAction() {
   }
   polygons_->setVisible(false);
   if (mode_ == Mode::Rules) {
-    setHeading("Classes by rules", "Conditions over several indices and bands, straight to classes.");
+    setHeading("Classes by rules",
+               "Conditions over several indices and bands, straight to classes.");
     primary_->setText("Make the class map");
     primary_->setEnabled(rules_->step().has_value());
     return;
@@ -439,8 +440,7 @@ IndexInHand IndicesDesk::inHand() const {
   if (product() == nullptr) return h;
   h.cuts = cuts_;
   for (const auto& c : classes_)
-    h.classes.push_back(
-        {{"name", c.name.toStdString()}, {"colour", colourText(fromQt(c.colour))}});
+    h.classes.push_back({{"name", c.name.toStdString()}, {"colour", colourText(fromQt(c.colour))}});
   return h;
 }
 
@@ -556,8 +556,7 @@ void IndicesDesk::setCuts(const std::vector<double>& cuts) {
   for (const auto& c : classes_) colours.push_back(c.colour);
   chart_->setCuts(cuts_, colours);
   fillAreas();
-  if (product() != nullptr)
-    primary_->setText(QString("Make map of %1 classes").arg(cuts_.size() + 1));
+  updateAction();
 }
 
 void IndicesDesk::fillAreas() {

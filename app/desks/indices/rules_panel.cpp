@@ -103,15 +103,16 @@ void RulesPanel::refresh() {
     if (bench_.study().product(id) != nullptr) layers << q(name);
   hint_->setText("The first rule that holds gives the class. Names: the roles of " +
                  q(s->scene.name) +
-                 (layers.isEmpty() ? QString(", and indices you make.")
-                                   : ", and " + layers.mid(0, 6).join(", ") +
-                                         (layers.size() > 6 ? "…" : ".")));
+                 (layers.isEmpty()
+                      ? QString(", and indices you make.")
+                      : ", and " + layers.mid(0, 6).join(", ") + (layers.size() > 6 ? "…" : ".")));
   check();
 }
 
 void RulesPanel::check() {
   for (auto& r : all_) {
-    const auto e = r.condition->toPlainText().trimmed().isEmpty() ? std::nullopt : r.condition->error();
+    const auto e =
+        r.condition->toPlainText().trimmed().isEmpty() ? std::nullopt : r.condition->error();
     r.error->setVisible(e.has_value());
     if (e) r.error->setText(QString::fromUtf8(e->what()));
   }

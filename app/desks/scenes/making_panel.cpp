@@ -19,41 +19,82 @@ struct MakingPanel::Operation {
 const QList<MakingPanel::Operation>& MakingPanel::operations() {
   using O = Operation;
   static const QList<O> all{
-      {"composite", "One scene out of several dates",
+      {"composite",
+       "One scene out of several dates",
        "Band by band the median of the dates, or every pixel from the date at which it is greenest "
        "(Holben 1986). What is set aside is left out.",
-       "Combine the dates", O::ManyScenes,
+       "Combine the dates",
+       O::ManyScenes,
        {{"median", "median"}, {"greenest", "greenest pixel"}}},
-      {"join", "Adjoining scenes as one",
+      {"join",
+       "Adjoining scenes as one",
        "Each pixel from the first ticked scene that has it, over the place of all.",
-       "Join the scenes", O::ManyScenes, {}},
-      {"stack", "Chosen bands as one file",
+       "Join the scenes",
+       O::ManyScenes,
+       {}},
+      {"stack",
+       "Chosen bands as one file",
        "On the grid of the first ticked band; whole numbers keep value = stored × scale.",
-       "Stack the bands", O::Bands,
-       {{"float32", "real numbers"}, {"uint16", "whole numbers, 16 bit"}, {"byte", "whole numbers, 8 bit"}},
-       "Scale", 1e-9, 1e9, 0.0001},
-      {"sharpen", "Sharpened for looking",
-       "The detail of a sharper band (Brovey: Gillespie 1987; Gram–Schmidt: Laben and Brower 2000). "
+       "Stack the bands",
+       O::Bands,
+       {{"float32", "real numbers"},
+        {"uint16", "whole numbers, 16 bit"},
+        {"byte", "whole numbers, 8 bit"}},
+       "Scale",
+       1e-9,
+       1e9,
+       0.0001},
+      {"sharpen",
+       "Sharpened for looking",
+       "The detail of a sharper band (Brovey: Gillespie 1987; Gram–Schmidt: Laben and Brower "
+       "2000). "
        "For looking and labelling; not for classification.",
-       "Sharpen", O::Other, {{"gram-schmidt", "Gram–Schmidt"}, {"brovey", "Brovey"}}},
-      {"haze", "Haze subtracted",
-       "Dark-object subtraction (Chavez 1988): what the darkest pixels of the starting band show, and "
+       "Sharpen",
+       O::Other,
+       {{"gram-schmidt", "Gram–Schmidt"}, {"brovey", "Brovey"}}},
+      {"haze",
+       "Haze subtracted",
+       "Dark-object subtraction (Chavez 1988): what the darkest pixels of the starting band show, "
+       "and "
        "less of it in longer wavelengths.",
-       "Subtract the haze", O::Other,
-       {{"2", "clear air"}, {"4", "very clear air"}, {"1", "moderate haze"}, {"0.7", "hazy"}, {"0.5", "very hazy"}},
-       "Dark object is", 0, 1e6, 0.01},
-      {"normalise", "Brought to another scene's light",
+       "Subtract the haze",
+       O::Other,
+       {{"2", "clear air"},
+        {"4", "very clear air"},
+        {"1", "moderate haze"},
+        {"0.7", "hazy"},
+        {"0.5", "very hazy"}},
+       "Dark object is",
+       0,
+       1e6,
+       0.01},
+      {"normalise",
+       "Brought to another scene's light",
        "Gain and offset a band from the pixels that did not change (Canty and Nielsen 2008).",
-       "Normalise", O::Other, {}},
-      {"speckle", "Speckle filtered",
-       "Local statistics of a window (Lee 1980), or of the half window on the pixel's own side of an "
+       "Normalise",
+       O::Other,
+       {}},
+      {"speckle",
+       "Speckle filtered",
+       "Local statistics of a window (Lee 1980), or of the half window on the pixel's own side of "
+       "an "
        "edge (Lee 1981). Averages are of power.",
-       "Filter the speckle", O::Nothing, {{"lee", "Lee"}, {"refined-lee", "refined Lee"}},
-       "Looks", 0.5, 1000, 4, true},
-      {"shift", "Where it lies against another",
-       "The shift in parts of a pixel, by phase correlation (Kuglin and Hines 1975). A correction is "
+       "Filter the speckle",
+       O::Nothing,
+       {{"lee", "Lee"}, {"refined-lee", "refined Lee"}},
+       "Looks",
+       0.5,
+       1000,
+       4,
+       true},
+      {"shift",
+       "Where it lies against another",
+       "The shift in parts of a pixel, by phase correlation (Kuglin and Hines 1975). A correction "
+       "is "
        "kept with the scene; its file stays as it is.",
-       "Measure the shift", O::Other, {}}};
+       "Measure the shift",
+       O::Other,
+       {}}};
   return all;
 }
 
@@ -110,18 +151,14 @@ MakingPanel::MakingPanel(Workbench& bench, QWidget* parent)
   result_ = secondLabel("");
   result_->setObjectName("makeResult");
   box->addWidget(result_);
-  make_ = quietButton("");
-  make_->setObjectName("makeScene");
   correct_ = quietButton("Correct it");
   correct_->setObjectName("correctShift");
   auto* buttons = new QHBoxLayout;
-  buttons->addWidget(make_);
   buttons->addWidget(correct_);
   buttons->addStretch();
   box->addLayout(buttons);
 
   connect(what_, &QComboBox::currentIndexChanged, this, &MakingPanel::choose);
-  connect(make_, &QPushButton::clicked, this, &MakingPanel::act);
   connect(correct_, &QPushButton::clicked, this, [this] {
     if (!shift_) return;
     bench_.changeScene(q(id_), "Correct where a scene lies", [this](Scene& s) {
@@ -153,7 +190,6 @@ void MakingPanel::show(const StudyScene* s) {
 void MakingPanel::choose() {
   const Operation& o = chosen();
   about_->setText(o.about);
-  make_->setText(o.action);
   shift_.reset();
   correct_->setVisible(false);
   result_->setText("");
@@ -177,6 +213,11 @@ void MakingPanel::choose() {
   if (o.uses == Operation::Other) fillOthers();
   if (ticks_->isVisibleTo(this)) fillTicks();
   if (o.window) estimate();
+  Q_EMIT actionChanged();
+}
+
+QString MakingPanel::action() const {
+  return chosen().action;
 }
 
 /// The bands or scenes that can stand beside the chosen one.
@@ -185,7 +226,9 @@ void MakingPanel::fillOthers() {
   const auto* s = scene();
   if (s == nullptr) return;
   const QString what = chosen().id;
-  otherLabel_->setText(what == "haze" ? "Starting band" : what == "sharpen" ? "Sharp band" : "Against");
+  otherLabel_->setText(what == "haze"      ? "Starting band"
+                       : what == "sharpen" ? "Sharp band"
+                                           : "Against");
   if (what == "haze") {
     for (size_t b = 0; b < s->scene.bands.size(); ++b)
       other_->addItem(q(s->scene.bands[b].name), static_cast<int>(b));
@@ -227,8 +270,7 @@ void MakingPanel::fillTicks() {
   for (const auto* one : all) {
     if (chosen().uses == Operation::ManyScenes) {
       if (one->scene.isRadar() == s->scene.isRadar() && one->product.empty())
-        add(q(one->scene.name) + "  " + niceDate(one->scene.date), q(one->id),
-            one->scene.sensor == s->scene.sensor);
+        add(nameWithDate(one->scene), q(one->id), one->scene.sensor == s->scene.sensor);
       continue;
     }
     for (size_t b = 0; b < one->scene.bands.size(); ++b)

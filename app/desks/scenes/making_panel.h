@@ -5,17 +5,21 @@
 
 namespace zp {
 
-/// New scenes out of those of the study: combined, filtered, corrected, sharpened; and where one lies
-/// against another.
+/// New scenes out of those of the study: combined, filtered, corrected, sharpened; and where one
+/// lies against another.
 class MakingPanel : public QWidget {
   Q_OBJECT
  public:
   explicit MakingPanel(Workbench& bench, QWidget* parent = nullptr);
   void show(const StudyScene* scene);
+  /// The words on the desk's button, and what it does.
+  QString action() const;
+  void act();
 
  Q_SIGNALS:
   void trouble(const QString& sentence);
   void made(const QString& id);
+  void actionChanged();
 
  private:
   struct Operation;
@@ -27,7 +31,6 @@ class MakingPanel : public QWidget {
   void estimate();
   QStringList ticked() const;
   Json step() const;
-  void act();
   void measure();
   const StudyScene* scene() const;
   QWidget* row(const QString& label, QWidget* field);
@@ -41,7 +44,7 @@ class MakingPanel : public QWidget {
   QSpinBox* window_;
   QLabel *about_, *result_, *otherLabel_ = nullptr, *numberLabel_ = nullptr;
   QWidget *howRow_, *otherRow_, *numberRow_, *windowRow_;
-  QPushButton *make_, *correct_;
+  QPushButton* correct_;
   std::optional<Shift> shift_;
 };
 

@@ -48,7 +48,8 @@ MaskPanel::MaskPanel(Workbench& bench, MapView& view, QWidget* parent)
   grow_ = quietButton("Grow");
   grow_->setObjectName("maskGrow");
   grow_->setCheckable(true);
-  grow_->setToolTip("Click a pixel in the view: what is like it and connected with it is set aside");
+  grow_->setToolTip(
+      "Click a pixel in the view: what is like it and connected with it is set aside");
   tolerance_ = new QDoubleSpinBox;
   tolerance_->setObjectName("maskTolerance");
   tolerance_->setDecimals(3);
@@ -226,8 +227,8 @@ void MaskPanel::chooseQuality() {
   QStringList titles;
   for (const auto& p : qualityPresets()) titles << q(p.title);
   bool ok = false;
-  const QString title = QInputDialog::getItem(this, "What the quality band flags",
-                                              "Meaning of its bits or values", titles, 0, false, &ok);
+  const QString title = QInputDialog::getItem(
+      this, "What the quality band flags", "Meaning of its bits or values", titles, 0, false, &ok);
   if (!ok) return;
   try {
     Scene copy = s->scene;
@@ -261,23 +262,20 @@ void MaskPanel::look() {
   clear_->setVisible(any);
   drawnText_->setVisible(any);
   drawnText_->setText(QString("%1 drawn, %2 grown").arg(drawn_.size()).arg(grown_.size()));
-  const fs::path file =
-      (scratch_.path() + QString("/look-%1.tif").arg(++looks_)).toStdString();
+  const fs::path file = (scratch_.path() + QString("/look-%1.tif").arg(++looks_)).toStdString();
   share_->setText("Counting…");
-  count_.ask(
-      [copy = s->scene, r = recipe(), file](const Progress& p) {
-        return makeMask(copy, r, file, p);
-      },
-      [this, file](const MaskCount& n) {
-        share_->setText(said(n));
-        view_.setVeil(maskPicture(file));
-        set_->setEnabled(true);
-      },
-      [this](const QString& why) {
-        share_->setText("");
-        set_->setEnabled(false);
-        Q_EMIT trouble(why);
-      });
+  count_.ask([copy = s->scene, r = recipe(),
+              file](const Progress& p) { return makeMask(copy, r, file, p); },
+             [this, file](const MaskCount& n) {
+               share_->setText(said(n));
+               view_.setVeil(maskPicture(file));
+               set_->setEnabled(true);
+             },
+             [this](const QString& why) {
+               share_->setText("");
+               set_->setEnabled(false);
+               Q_EMIT trouble(why);
+             });
 }
 
 void MaskPanel::set() {

@@ -5,8 +5,8 @@
 
 namespace zp {
 
-/// What of a scene is set aside: its edge of zeros, what its quality band flags, what is drawn. Seen
-/// in the view before it is set.
+/// What of a scene is set aside: its edge of zeros, what its quality band flags, what is drawn.
+/// Seen in the view before it is set.
 class MaskPanel : public QWidget {
   Q_OBJECT
  public:

@@ -13,7 +13,9 @@ QString factsBeside(const Scene& scene) {
   QString text;
   if (!scene.pass.empty() || scene.incidence > 0)
     text += QString(" %1 pass%2.")
-                .arg(scene.pass.empty() ? "Unknown" : scene.pass == "ascending" ? "Ascending" : "Descending",
+                .arg(scene.pass.empty()          ? "Unknown"
+                     : scene.pass == "ascending" ? "Ascending"
+                                                 : "Descending",
                      scene.incidence > 0
                          ? QString(", %1° from the vertical").arg(decimal(scene.incidence, 1))
                          : QString());
@@ -71,6 +73,27 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   facts_ = secondLabel("");
   facts_->setObjectName("sceneFacts");
   d->addWidget(facts_);
+  auto* chips = new QHBoxLayout;
+  chips->setSpacing(6);
+  const char* titles[] = {"Bands", "Set aside", "Make", "Study area"};
+  const char* chipNames[] = {"page-bands", "page-mask", "page-make", "page-area"};
+  for (int i = 0; i < 4; ++i) {
+    pageChips_[i] = chip(titles[i]);
+    pageChips_[i]->setObjectName(chipNames[i]);
+    connect(pageChips_[i], &QPushButton::clicked, this, [this, i] { showPage(i); });
+    chips->addWidget(pageChips_[i]);
+  }
+  chips->addStretch();
+  d->addLayout(chips);
+  for (auto*& page : pages_) {
+    page = new QWidget;
+    auto* box = new QVBoxLayout(page);
+    box->setContentsMargins(0, 0, 0, 0);
+    box->setSpacing(8);
+    d->addWidget(page);
+  }
+  const auto pageBox = [this](int i) { return static_cast<QVBoxLayout*>(pages_[i]->layout()); };
+  d = pageBox(0);
   d->addWidget(sectionLabel("Show as"));
   auto* composites = new QWidget;
   composites_ = new FlowLayout;
@@ -136,25 +159,42 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   nodata_->setObjectName("nodata");
   nodata_->setPlaceholderText("none");
   d->addLayout(labelledRow("No-data value", nodata_));
-  d->addWidget(sectionLabel("Set aside"));
   mask_ = new MaskPanel(bench, view);
-  d->addWidget(mask_);
+  pageBox(1)->addWidget(mask_);
   connect(mask_, &MaskPanel::trouble, this, &ScenesDesk::say);
-  d->addWidget(sectionLabel("Make a scene"));
   making_ = new MakingPanel(bench);
-  d->addWidget(making_);
+  pageBox(2)->addWidget(making_);
   connect(making_, &MakingPanel::trouble, this, &ScenesDesk::say);
   connect(making_, &MakingPanel::made, this, &ScenesDesk::productAsked);
-  d->addWidget(sectionLabel("Outlines"));
   outlines_ = new QListWidget;
   outlines_->setObjectName("outlineList");
-  outlines_->setFixedHeight(54);
-  d->addWidget(outlines_);
+  outlines_->setAccessibleName("Outlines");
+  outlines_->setFixedHeight(96);
+  outlines_->setToolTip("The tick shows an outline in the view");
+  drawArea_ = quietButton("Draw one");
+  drawArea_->setObjectName("drawStudyArea");
+  drawArea_->setCheckable(true);
+  drawArea_->setToolTip("Click its corners in the view; Enter closes it");
+  useArea_ = quietButton("Use as study area");
+  useArea_->setObjectName("useStudyArea");
+  auto* areaRow = new QHBoxLayout;
+  areaRow->addWidget(useArea_);
+  areaRow->addWidget(drawArea_);
+  areaRow->addStretch();
+  pageBox(3)->addWidget(secondLabel(
+      "The study area limits indices, series and points where one asks for it. It is dashed in the "
+      "view and hides nothing."));
+  pageBox(3)->addWidget(outlines_);
+  pageBox(3)->addLayout(areaRow);
   body()->addWidget(details_);
   body()->addStretch();
 
   primary_->setText("Go on to indices");
-  connect(primary_, &QPushButton::clicked, this, [this] { Q_EMIT stageAsked(1); });
+  connect(primary_, &QPushButton::clicked, this, [this] {
+    if (page_ == 2) return making_->act();
+    Q_EMIT stageAsked(1);
+  });
+  connect(making_, &MakingPanel::actionChanged, this, [this] { showPage(page_); });
 
   connect(list_, &QListWidget::currentRowChanged, this, [this](int) {
     if (filling_ || list_->currentItem() == nullptr) return;
@@ -209,10 +249,37 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
     names.removeDuplicates();
     showComposite(b, names.join(", "));
   });
+  connect(useArea_, &QPushButton::clicked, this, [this] {
+    if (const auto* item = outlines_->currentItem())
+      bench_.setStudyArea(item->data(Qt::UserRole).toString());
+    else
+      say("Choose an outline of the list first.");
+  });
+  connect(drawArea_, &QPushButton::toggled, this,
+          [this](bool on) { view_.setTool(on ? MapView::Tool::DrawArea : MapView::Tool::Look); });
+  connect(&view_, &MapView::toolChanged, this, [this] {
+    if (view_.tool() != MapView::Tool::DrawArea) drawArea_->setChecked(false);
+  });
+  connect(&view_, &MapView::areaDrawn, this, [this](const Ring& ring) {
+    if (!isVisible() || !drawArea_->isChecked()) return;
+    bench_.drawStudyArea(ring);
+    drawArea_->setChecked(false);
+  });
   connect(outlines_, &QListWidget::itemChanged, this, [this](QListWidgetItem* item) {
     if (!filling_)
       bench_.showOutline(item->data(Qt::UserRole).toString(), item->checkState() == Qt::Checked);
   });
+}
+
+void ScenesDesk::showPage(int page) {
+  if (page != page_) mask_->leave(), drawArea_->setChecked(false);
+  page_ = page;
+  for (int i = 0; i < 4; ++i) {
+    pageChips_[i]->setChecked(i == page);
+    pages_[i]->setVisible(i == page);
+  }
+  if (page == 1) mask_->show(chosen());
+  primary_->setText(page == 2 ? making_->action() : "Go on to indices");
 }
 
 const StudyScene* ScenesDesk::chosen() const {
@@ -254,12 +321,7 @@ void ScenesDesk::refresh() {
   list_->clear();
   const auto* current = bench_.currentScene();
   for (const auto& one : scenes) {
-    // A name that tells the day already is followed by the year alone.
-    const QString name = q(one.scene.name);
-    QString date = niceDate(one.scene.date);
-    if (!date.isEmpty() && name.contains(date.chopped(5)))
-      date = name.contains(date) ? QString() : date.right(4);
-    auto* item = new QListWidgetItem(name + (date.isEmpty() ? QString() : "  " + date));
+    auto* item = new QListWidgetItem(nameWithDate(one.scene));
     item->setData(Qt::UserRole, q(one.id));
     list_->addItem(item);
     if (current != nullptr && current->id == one.id) list_->setCurrentItem(item);
@@ -279,7 +341,7 @@ void ScenesDesk::refresh() {
                            : n + years + ". Files can be dropped on the window.");
   outlines_->clear();
   for (const auto& o : s.outlines) {
-    auto* item = new QListWidgetItem(q(o.name));
+    auto* item = new QListWidgetItem(q(o.name) + (o.studyArea ? "  (the study area)" : ""));
     item->setData(Qt::UserRole, q(o.id));
     item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
     item->setCheckState(o.shown ? Qt::Checked : Qt::Unchecked);
@@ -330,8 +392,8 @@ void ScenesDesk::fillScene() {
   nodata_->setText(nd ? QString::number(*nd) : QString());
   fillBands(scene);
   fillComposites(*s);
-  mask_->show(s);
   making_->show(s);
+  showPage(page_);
 }
 
 void ScenesDesk::fillBands(const Scene& scene) {

@@ -29,6 +29,12 @@ class ScenesDesk : public Desk {
   void dateScene();
   void convertBands(int row, int column, const QString& text);
   const StudyScene* chosen() const;
+  void showPage(int page);
+
+  QPushButton* pageChips_[4];
+  QWidget* pages_[4];
+  int page_ = 0;
+  QPushButton *drawArea_, *useArea_;
 
   QListWidget* list_;
   QWidget* details_;

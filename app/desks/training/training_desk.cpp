@@ -89,7 +89,7 @@ TrainingDesk::TrainingDesk(Workbench& bench, MapView& view)
     view_.setTool(on ? MapView::Tool::DrawArea : MapView::Tool::Look);
   });
   connect(&view_, &MapView::toolChanged, this,
-          [this] { draw_->setChecked(view_.tool() == MapView::Tool::DrawArea); });
+          [this] { draw_->setChecked(isVisible() && view_.tool() == MapView::Tool::DrawArea); });
   connect(&view_, &MapView::areaDrawn, this, &TrainingDesk::drawn);
   connect(&view_, &MapView::clicked, this, &TrainingDesk::pick);
   connect(add_, &QPushButton::clicked, this, &TrainingDesk::addClass);
