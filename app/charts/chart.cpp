@@ -242,14 +242,14 @@ void LineChart::show(const QVector<double>& x, const QVector<double>& y, const Q
     QSharedPointer<QCPAxisTickerText> ticker(new QCPAxisTickerText);
     const double range = x.isEmpty() ? 0 : x.back() - x.front();
     const bool years = range > 330 * 86400.0;  // the day alone would not tell them apart
-    double last = -1e300;
-    for (double day : x) {
-      if (day - last < range * (years ? 0.22 : 0.14)) continue;  // no room for its label
-      last = day;
+    double next = 1e300;  // the newest date is labelled first; those without room before it are not
+    for (auto day = x.rbegin(); day != x.rend(); ++day) {
+      if (next - *day < range * (years ? 0.3 : 0.14)) continue;
+      next = *day;
       ticker->addTick(
-          day,
+          *day,
           QLocale(QLocale::English)
-              .toString(QDateTime::fromSecsSinceEpoch(static_cast<qint64>(day), Qt::UTC).date(),
+              .toString(QDateTime::fromSecsSinceEpoch(static_cast<qint64>(*day), Qt::UTC).date(),
                         years ? "d MMM yyyy" : "d MMM"));
     }
     xAxis->setTicker(ticker);

@@ -152,6 +152,12 @@ Overview PicturePainter::overview(const Picture& p) {
   s.read(p, {0, 0, s.grid.width, s.grid.height}, w, h, channels, codes);
   for (size_t c = 0; c < std::min<size_t>(3, channels.size()); ++c)
     percentiles(channels[c], o.stretch.low[c], o.stretch.high[c]);
+  if (p.ramp == "diverging" && channels.size() == 1 && o.stretch.low[0] < 0 &&
+      o.stretch.high[0] > 0) {
+    // Its middle colour stands for zero.
+    const float reach = std::max(-o.stretch.low[0], o.stretch.high[0]);
+    o.stretch.low[0] = -reach, o.stretch.high[0] = reach;
+  }
   if (isNaturalColour(p)) {
     // One range for red, green and blue, so that grey stays grey.
     const float low = *std::min_element(o.stretch.low.begin(), o.stretch.low.end());
