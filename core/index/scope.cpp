@@ -12,10 +12,6 @@
 namespace zp {
 namespace {
 
-bool isLayer(const Scene& scene) {
-  return scene.bands.size() == 1 && scene.bands[0].role.empty();
-}
-
 bool isReflectance(ValueState s) {
   return s == ValueState::TopOfAtmosphere || s == ValueState::SurfaceReflectance;
 }
@@ -32,6 +28,10 @@ bool unscaledIntegers(const SceneBand& band) {
 }
 
 }  // namespace
+
+bool isLayer(const Scene& scene) {
+  return scene.bands.size() == 1 && scene.bands[0].role.empty();
+}
 
 Scope::Scope(Scene scene) : scenes{{"", std::move(scene)}} {
   grid = scenes[0].scene.grid;

@@ -13,6 +13,9 @@ struct NamedScene {
   Scene scene;
 };
 
+/// One band without a role: called by its scene's name alone.
+bool isLayer(const Scene& scene);
+
 /// What the names of a formula stand for, and the grid its result lies on. The roles of the first
 /// scene stand alone (`nir`); those of every named scene follow its name (`spring.nir`); a layer of
 /// one band without a role is its name (`ndvi_july`).

@@ -107,6 +107,7 @@ void appendBands(Scene& scene, const fs::path& path, bool oneOfMany) {
     scene.bands.push_back(std::move(band));
   }
   const auto facts = file.metadata();
+  if (const auto kind = facts.find("kind"); kind == facts.end() || kind->second != "scene") return;
   if (const auto v = facts.find("values"); v != facts.end())
     scene.state = valueStateFrom(v->second);
   if (const auto v = facts.find("date"); v != facts.end()) scene.date = v->second;
@@ -224,6 +225,16 @@ Scene openScene(const std::vector<fs::path>& files, const SceneOptions& options)
   keepFirstOfEachRole(scene);
   applyOptions(scene, options);
   return scene;
+}
+
+void moveScene(Scene& scene, Place by) {
+  scene.shift.x += by.x, scene.shift.y += by.y;
+  scene.grid = scene.grid.moved(by);
+  const auto move = [&](Place& p) { p.x += by.x, p.y += by.y; };
+  for (auto& shape : scene.maskRecipe.drawn)
+    for (auto& ring : shape.rings)
+      for (auto& p : ring) move(p);
+  for (auto& seed : scene.maskRecipe.grown) move(seed.place);
 }
 
 Scene layerScene(const fs::path& file, const std::string& name, ValueState state) {

@@ -118,6 +118,9 @@ Scene openScene(const std::vector<std::filesystem::path>& files, const SceneOpti
 /// A raster that is one layer under a name of its own: a product, a quantity, a class map.
 Scene layerScene(const std::filesystem::path& file, const std::string& name, ValueState state);
 
+/// Corrects where a scene lies; its mask goes with it.
+void moveScene(Scene& scene, Place by);
+
 /// Gives bands their roles; Error for an unknown role (with the nearest) or band number.
 void setRoles(Scene& scene, const std::map<std::string, int>& roles);
 

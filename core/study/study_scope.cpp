@@ -24,6 +24,19 @@ std::map<std::string, std::string> formulaNames(const Study& study) {
   return names;
 }
 
+std::vector<std::string> knownNames(const Study& study, const std::string& scene) {
+  const auto* first = study.scene(scene);
+  if (first == nullptr) return {};
+  std::vector<std::string> known = first->scene.roles();
+  for (const auto& [name, id] : formulaNames(study)) {
+    const auto* s = study.scene(id);
+    if (s == nullptr || isLayer(s->scene)) known.push_back(name);
+    if (s == nullptr) continue;
+    for (const auto& role : s->scene.roles()) known.push_back(name + "." + role);
+  }
+  return known;
+}
+
 Scene layerOf(const Product& p) {
   const auto state = p.kind == ProductKind::ClassMap   ? ValueState::ClassCodes
                      : p.kind == ProductKind::Quantity ? ValueState::Quantity

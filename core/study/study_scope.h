@@ -10,6 +10,10 @@ namespace zp {
 /// each with its id.
 std::map<std::string, std::string> formulaNames(const Study& study);
 
+/// All that a formula over a scene of the study may name, without opening a file: what the names of
+/// a scope of everything would be. Empty when the scene is gone.
+std::vector<std::string> knownNames(const Study& study, const std::string& scene);
+
 /// What a formula over a study may name: the roles of the scene stand alone, and everything in
 /// `with` (name → id) under its name. The grid is the scene's, or the study's delivery grid over
 /// it. Error when something is gone.

@@ -221,6 +221,20 @@ TEST_F(MakingWindow, AnIndexIsCutToTheStudyArea) {
   EXPECT_EQ(s().products.size(), n);
 }
 
+TEST_F(MakingWindow, AFileThatGoesAwayIsSaidAndNothingFalls) {
+  d().stage(1);
+  d().make("primary", "the index");
+  const fs::path file = s().products.back().file;
+  fs::remove(file);
+  d().click("index-by-hand");
+  type("formula", "vegetation * 2");
+  d().settle();
+  EXPECT_TRUE(d().find<QLabel>("formulaWarning")->text().contains("does not exist"));
+  d().stage(0);
+  d().stage(1);
+  EXPECT_EQ(d().find<QLabel>("formulaWarning")->isVisible(), true);
+}
+
 TEST_F(MakingWindow, TheStudyAreaIsDrawnAndTakenBack) {
   d().stage(0);
   d().click("page-area");

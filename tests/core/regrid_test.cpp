@@ -137,8 +137,9 @@ TEST(BandReader, AShiftMovesAScene) {
   const Grid g = metricGrid(20, 20, 10);
   writeFloats(folder / "s.tif", g, {plane(g, 1, 0)});
   Scene s = openScene(folder / "s.tif");
-  s.shift = {5, 0};
-  s.grid = s.grid.moved(s.shift);
+  s.maskRecipe.grown = {{{1, 2}, 0.1}};
+  moveScene(s, {5, 0});
+  EXPECT_EQ(s.maskRecipe.grown[0].place, (Place{6, 2}));
   BandBlock block;
   BandReader(g, {{&s, 0}}).read({0, 0, 20, 20}, block);
   // Half a pixel to the right: each place shows what lay 5 m to its left.

@@ -53,6 +53,7 @@ TEST(StudySteps, AFormulaOverScenesAndProducts) {
   // A product is a layer of the next formula, and makes it out of date when it changes.
   const auto more = formulaNames(d.study);
   ASSERT_EQ(more.count("rise"), 1u);
+  EXPECT_EQ(knownNames(d.study, d.spring), studyScope(d.study, d.spring, more).names());
   const auto next = d.run({{"do", "index"},
                            {"scene", d.spring},
                            {"formula", "rise * 2"},

@@ -254,7 +254,7 @@ void IndicesDesk::refresh() {
   });
   chips_->addWidget(others);
   if (book_->isVisibleTo(this)) fillBook();
-  edit_->setKnown(studyScope(bench_.study(), s->id, formulaNames(bench_.study())).names());
+  edit_->setKnown(knownNames(bench_.study(), s->id));
   inside_->setVisible(std::any_of(bench_.study().outlines.begin(), bench_.study().outlines.end(),
                                   [](const StudyOutline& o) { return o.studyArea; }));
   rules_->refresh();
@@ -387,10 +387,14 @@ void IndicesDesk::formulaChanged() {
 /// Said once, in place, before the numbers are trusted.
 void IndicesDesk::showWarnings() {
   const auto* s = bench_.currentScene();
-  const Scope scope = studyScope(bench_.study(), s->id, formulaNames(bench_.study()));
-  const Formula f = parseFormula(edit_->formula(), scope.names());
+  const Formula f = parseFormula(edit_->formula(), knownNames(bench_.study(), s->id));
   QStringList all;
-  for (const auto& w : warningsFor(scope, f.variables)) all << q(w);
+  try {
+    for (const auto& w : warningsFor(studyScope(bench_.study(), s->id, used(f)), f.variables))
+      all << q(w);
+  } catch (const std::exception& e) {
+    all << QString::fromUtf8(e.what());  // a file it needs went away
+  }
   warning_->setText(all.join("\n"));
   warning_->setVisible(!all.isEmpty());
 }
@@ -463,9 +467,12 @@ void IndicesDesk::showPreview() {
   Picture p;
   p.kind = Picture::Kind::Formula;
   p.of = "preview";
-  const auto all = studyScope(bench_.study(), s->id, formulaNames(bench_.study()));
-  p.formula = parseFormula(edit_->formula(), all.names());
-  p.scope = studyScope(bench_.study(), s->id, used(p.formula));
+  p.formula = parseFormula(edit_->formula(), knownNames(bench_.study(), s->id));
+  try {
+    p.scope = studyScope(bench_.study(), s->id, used(p.formula));
+  } catch (const std::exception&) {
+    return;  // the warnings say why
+  }
   p.title = index_.empty() ? "Formula" : q(indexEntry(index_).title);
   p.detail = "preview";
   p.ramp = rampList_->currentData().toString().toStdString();
@@ -612,7 +619,7 @@ void IndicesDesk::act() {
                  {"formula", edit_->formula()},
                  {"name", name},
                  {"ramp", rampList_->currentData().toString().toStdString()}};
-    const auto names = studyScope(bench_.study(), s->id, formulaNames(bench_.study())).names();
+    const auto names = knownNames(bench_.study(), s->id);
     if (const auto with = used(parseFormula(edit_->formula(), names)); !with.empty())
       step["with"] = with;
     if (!cutTo().empty()) step["inside"] = cutTo();

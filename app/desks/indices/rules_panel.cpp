@@ -96,7 +96,7 @@ void RulesPanel::addRow(const QString& condition, const QString& name) {
 void RulesPanel::refresh() {
   const auto* s = bench_.currentScene();
   if (s == nullptr) return;
-  known_ = studyScope(bench_.study(), s->id, formulaNames(bench_.study())).names();
+  known_ = knownNames(bench_.study(), s->id);
   for (auto& r : all_) r.condition->setKnown(known_);
   QStringList layers;
   for (const auto& [name, id] : formulaNames(bench_.study()))

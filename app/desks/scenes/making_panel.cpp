@@ -161,10 +161,8 @@ MakingPanel::MakingPanel(Workbench& bench, QWidget* parent)
   connect(what_, &QComboBox::currentIndexChanged, this, &MakingPanel::choose);
   connect(correct_, &QPushButton::clicked, this, [this] {
     if (!shift_) return;
-    bench_.changeScene(q(id_), "Correct where a scene lies", [this](Scene& s) {
-      s.shift.x += shift_->by.x, s.shift.y += shift_->by.y;
-      s.grid = s.grid.moved(shift_->by);
-    });
+    bench_.changeScene(q(id_), "Correct where a scene lies",
+                       [this](Scene& s) { moveScene(s, shift_->by); });
     shift_.reset();
     choose();
   });

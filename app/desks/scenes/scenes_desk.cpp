@@ -19,9 +19,15 @@ QString factsBeside(const Scene& scene) {
                      scene.incidence > 0
                          ? QString(", %1° from the vertical").arg(decimal(scene.incidence, 1))
                          : QString());
-  if (const auto n = scene.bandsOnOtherGrids().size(); n > 0)
+  size_t elsewhere = 0;
+  try {
+    elsewhere = scene.bandsOnOtherGrids().size();
+  } catch (const std::exception&) {
+    // A file went away while the study is open; the view says so when it reads it.
+  }
+  if (elsewhere > 0)
     text += QString(" %1 of its bands lie on another grid and are brought over as they are read.")
-                .arg(n);
+                .arg(elsewhere);
   if (scene.shift != Place{})
     text += QString(" Its place is corrected by %1, %2.")
                 .arg(compact(scene.shift.x), compact(scene.shift.y));
