@@ -8,6 +8,7 @@
 
 #include "base/error.h"
 #include "grid/block_pipeline.h"
+#include "grid/halo.h"
 #include "grid/raster_writer.h"
 #include "outline/scanline.h"
 
@@ -23,24 +24,6 @@ RasterSpec indexSpec(const Grid& grid, const std::string& name, const Formula& f
   spec.metadata["kind"] = "index";
   spec.metadata["formula"] = formula.text;
   return spec;
-}
-
-Window widened(Window w, int by, const Grid& grid) {
-  const int left = std::max(0, w.x - by), top = std::max(0, w.y - by);
-  return {left, top, std::min(grid.width, w.x + w.width + by) - left,
-          std::min(grid.height, w.y + w.height + by) - top};
-}
-
-/// The part of a picture that starts at (left, top).
-std::vector<float> cut(const std::vector<float>& from, int fromWidth, int left, int top, int width,
-                       int height) {
-  std::vector<float> out;
-  out.reserve(static_cast<size_t>(width) * static_cast<size_t>(height));
-  for (int y = 0; y < height; ++y) {
-    const auto row = from.begin() + static_cast<std::ptrdiff_t>(top + y) * fromWidth + left;
-    out.insert(out.end(), row, row + width);
-  }
-  return out;
 }
 
 std::vector<std::string> namesIn(const std::vector<Formula>& formulas) {
@@ -87,9 +70,7 @@ void FormulaReader::compute(Block& b) const {
       evaluateFormula(formulas_[i], planes, n, values.data());
     else
       evaluateFormula(formulas_[i], planes, b.wider.width, b.wider.height, values.data());
-    b.values[i] = halo_ == 0 ? std::move(values)
-                             : cut(values, b.wider.width, b.window.x - b.wider.x,
-                                   b.window.y - b.wider.y, b.window.width, b.window.height);
+    b.values[i] = halo_ == 0 ? std::move(values) : cutTo(b.window, values, b.wider);
   }
   b.bands = {};
 }
@@ -114,7 +95,8 @@ std::vector<std::vector<float>> FormulaReader::reduced(Window w, int width, int 
     for (size_t p : planes_[i]) planes.push_back(bands.data() + p * n);
     std::vector<float> values(n);
     evaluateFormula(formulas_[i], planes, bw, bh, values.data(), std::min(1.0, scale));
-    all.push_back(halo_ == 0 ? std::move(values) : cut(values, bw, left, top, width, height));
+    all.push_back(halo_ == 0 ? std::move(values)
+                             : cutTo({left, top, width, height}, values, {0, 0, bw, bh}));
   }
   return all;
 }

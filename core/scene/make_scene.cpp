@@ -9,6 +9,7 @@
 #include "base/error.h"
 #include "base/text.h"
 #include "grid/block_pipeline.h"
+#include "grid/halo.h"
 #include "grid/raster_writer.h"
 
 namespace zp {
@@ -66,23 +67,6 @@ size_t toStored(const SceneSpec& spec, std::vector<float>& values) {
   return lost;
 }
 
-Window widened(Window w, int by, const Grid& grid) {
-  const int left = std::max(0, w.x - by), top = std::max(0, w.y - by);
-  return {left, top, std::min(grid.width, w.x + w.width + by) - left,
-          std::min(grid.height, w.y + w.height + by) - top};
-}
-
-std::vector<float> cut(const std::vector<float>& from, Window wider, Window w) {
-  std::vector<float> out;
-  out.reserve(w.pixels());
-  for (int y = 0; y < w.height; ++y) {
-    const auto row =
-        from.begin() + static_cast<std::ptrdiff_t>(w.y - wider.y + y) * wider.width + w.x - wider.x;
-    out.insert(out.end(), row, row + w.width);
-  }
-  return out;
-}
-
 }  // namespace
 
 SceneSpec specLike(const Scene& scene, const std::vector<size_t>& bands) {
@@ -119,7 +103,7 @@ size_t makeScene(const BandReader& reader, const SceneSpec& spec,
         b.out.assign(spec.bands.size(), std::vector<float>(b.in.window.pixels()));
         kernel(b.in, b.out);
         for (auto& values : b.out) {
-          if (halo > 0) values = cut(values, b.in.window, b.window);
+          if (halo > 0) values = cutTo(b.window, values, b.in.window);
           b.lost += toStored(spec, values);
         }
         b.in.values = {};

@@ -1,28 +1,17 @@
 // More of the headless command: folders, STAC items, other systems, outlines, rasters without one.
-#include <sys/wait.h>
-
 #include <cmath>
 
-#include "base/json.h"
 #include "base/random.h"
 #include "scene/stac_item.h"
-#include "support/rasters.h"
+#include "zpatch_run.h"
 
 namespace zp {
 namespace {
 
 using namespace zp::testing;
 
-class ZpatchInputs : public ::testing::Test {
+class ZpatchInputs : public ZpatchRun {
  protected:
-  int run(const std::string& arguments) {
-    const int status = std::system(("cd '" + folder_.path().string() + "' && " ZPATCH " " +
-                                    arguments + " > out.log 2> err.log")
-                                       .c_str());
-    return WIFEXITED(status) ? WEXITSTATUS(status) : -1;
-  }
-  Json json() { return parseJson(textOf(folder_ / "out.log"), "out"); }
-  std::string err() { return textOf(folder_ / "err.log"); }
   /// Training areas of two classes at the left and at the right, as t.gpkg.
   void writeTwoAreas() {
     const auto box = [](double x, double w) {
@@ -33,7 +22,6 @@ class ZpatchInputs : public ::testing::Test {
     };
     writeAreas(folder_ / "t.gpkg", {{1, "a", box(20, 100)}, {2, "b", box(250, 100)}});
   }
-  Folder folder_;
 };
 
 TEST_F(ZpatchInputs, AFolderOfBandsIsAScene) {

@@ -1,29 +1,15 @@
 // Several scenes, brought-in bands and class maps, composites, change, the manual page.
-#include <sys/wait.h>
-
 #include <cmath>
 
-#include "base/json.h"
 #include "legend/legend.h"
-#include "support/rasters.h"
+#include "zpatch_run.h"
 
 namespace zp {
 namespace {
 
 using namespace zp::testing;
 
-class ZpatchScenes : public ::testing::Test {
- protected:
-  int run(const std::string& arguments) {
-    const int status = std::system(("cd '" + folder_.path().string() + "' && " ZPATCH " " +
-                                    arguments + " > out.log 2> err.log")
-                                       .c_str());
-    return WIFEXITED(status) ? WEXITSTATUS(status) : -1;
-  }
-  Json json() { return parseJson(textOf(folder_ / "out.log"), "out"); }
-  std::string err() { return textOf(folder_ / "err.log"); }
-  Folder folder_;
-};
+using ZpatchScenes = ZpatchRun;
 
 TEST_F(ZpatchScenes, AFormulaOverSeveralScenes) {
   writeFloats(folder_ / "a.tif", metricGrid(4, 4, 10), {std::vector<float>(16, 0.5f)}, {"nir"});
