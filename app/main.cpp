@@ -1,13 +1,17 @@
 #include <QApplication>
 #include <QCommandLineParser>
+#include <QElapsedTimer>
 #include <QSettings>
 
 #include "grid/gdal_start.h"
 #include "look/look.h"
 #include "shell/main_window.h"
+#include "tour/measure.h"
 #include "tour/tour.h"
 
 int main(int argc, char** argv) {
+  QElapsedTimer started;
+  started.start();
   QApplication app(argc, argv);
   QApplication::setApplicationName("zany-patch");
   QApplication::setApplicationDisplayName("Zany Patch");
@@ -22,7 +26,9 @@ int main(int argc, char** argv) {
   const QCommandLineOption tour(
       "tour", "Go through the whole job on the demo study and save pictures to FOLDER", "FOLDER");
   const QCommandLineOption truth("truth", "The demo's hidden truth, for the tour's labels", "FILE");
-  parser.addOptions({look, tour, truth});
+  QCommandLineOption measure("measure", "Print how fast the window is; works in FOLDER", "FOLDER");
+  measure.setFlags(QCommandLineOption::HiddenFromHelp);
+  parser.addOptions({look, tour, truth, measure});
   parser.process(app);
 
   zp::startGdal();
@@ -38,6 +44,7 @@ int main(int argc, char** argv) {
     window.show();
     window.openOrBringIn(paths);
     if (parser.isSet(tour)) return zp::runTour(window, parser.value(tour), parser.value(truth));
+    if (parser.isSet(measure)) return zp::runMeasure(window, parser.value(measure), started);
     result = QApplication::exec();
     geometry = window.saveGeometry();
     paths.clear();

@@ -4,7 +4,9 @@ target_compile_options(zp_options INTERFACE -Wall -Wextra -Wpedantic -Wshadow -W
                                             -Woverloaded-virtual -Werror)
 if(ZP_SANITIZE)
   # With the sanitizers GCC 12 takes std::regex and std::function for uninitialised: GCC bug 105562.
-  target_compile_options(zp_options INTERFACE -Wno-maybe-uninitialized)
+  if(CMAKE_CXX_COMPILER_ID STREQUAL "GNU")
+    target_compile_options(zp_options INTERFACE -Wno-maybe-uninitialized)
+  endif()
   target_compile_options(zp_options INTERFACE -fsanitize=address,undefined -fno-omit-frame-pointer
                                               -fno-sanitize-recover=undefined)
   target_link_options(zp_options INTERFACE -fsanitize=address,undefined)

@@ -14,6 +14,7 @@
 #include "legend/class_map.h"
 #include "noise.h"
 #include "places.h"
+#include "preview.h"
 #include "radar.h"
 #include "scene/mask.h"
 #include "scene/quality.h"
@@ -147,7 +148,7 @@ struct Archived {
 };
 
 void finishScene(std::vector<Archived>& all, zp::Scene scene, const char* sensor, const char* date,
-                 const char* title, const fs::path& folder, bool fetched) {
+                 const char* title, const fs::path& folder, bool fetched, double cloud = 0) {
   zp::applySensor(scene, zp::sensor(sensor));
   scene.name = title;
   scene.date = date;
@@ -155,6 +156,10 @@ void finishScene(std::vector<Archived>& all, zp::Scene scene, const char* sensor
   zp::Json json = zp::stacItem(scene, item);
   json["id"] = folder.filename().string();
   json["properties"]["title"] = title;
+  if (!scene.isRadar()) json["properties"]["eo:cloud_cover"] = cloud;
+  writePreview(scene, folder / "preview.png");
+  json["assets"]["preview"] = {
+      {"href", "preview.png"}, {"type", "image/png"}, {"roles", zp::Json::array({"thumbnail"})}};
   zp::writeJson(item, json);
   all.push_back({item, std::move(scene), fetched});
 }
@@ -168,10 +173,14 @@ void writeOptical(const World& world, const fs::path& archive, std::vector<Archi
     fs::create_directories(folder);
     // The cloudy date lies a little off, as scenes do that were placed by the orbit alone.
     const zp::Grid place = d.cloudy ? grid.moved(kAutumnOff) : grid;
+    double clouded = 0;  // percent
     if (d.cloudy) {
       zp::RasterSpec spec{place, zp::NumberType::Byte, {}, {named("quality")}, {}};
-      writeRaster<uint8_t>(folder / "quality.tif", spec, {cloud(bands, grid.width, grid.height)},
-                           true);
+      const auto quality = cloud(bands, grid.width, grid.height);
+      writeRaster<uint8_t>(folder / "quality.tif", spec, {quality}, true);
+      const auto n = std::count_if(quality.begin(), quality.end(), [](auto q) { return q & 1; });
+      clouded =
+          std::round(1000.0 * static_cast<double>(n) / static_cast<double>(quality.size())) / 10;
     }
     auto counts = toCounts(bands);
     if (d.tilted) tilt(counts, grid.width, grid.height);
@@ -198,7 +207,7 @@ void writeOptical(const World& world, const fs::path& archive, std::vector<Archi
       zp::setQuality(
           scene,
           {folder / "quality.tif", 1, {{"cloud", true, 0, true}, {"cloud shadow", true, 1, true}}});
-    finishScene(all, std::move(scene), "finch", d.date, d.title, folder, d.fetched);
+    finishScene(all, std::move(scene), "finch", d.date, d.title, folder, d.fetched, clouded);
   }
 }
 
@@ -308,6 +317,10 @@ void writeStudy(const fs::path& folder, const fs::path& outlines,
 
 void copyStudy(const fs::path& folder, const fs::path& target) {
   fs::copy(folder / "pristine", target, fs::copy_options::recursive);
+  // The archive it fetches from stays where it is.
+  zp::Json study = zp::readJson(target / "study.json");
+  study["place"]["archive"] = fs::absolute(folder / "archive" / "catalog.json").string();
+  zp::writeJson(target / "study.json", study);
 }
 
 uint64_t writeHaven(const fs::path& folder, const zp::Progress& progress) {

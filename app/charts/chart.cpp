@@ -90,9 +90,12 @@ void ThresholdChart::redraw() {
   xAxis->setRange(histogram_.low - width, histogram_.high + width);
   // Only the ends are named: the thresholds name themselves.
   QSharedPointer<QCPAxisTickerText> ends(new QCPAxisTickerText);
-  const double inset = (histogram_.high - histogram_.low) * 0.04;
-  ends->addTick(histogram_.low + inset, compact(histogram_.low));
-  ends->addTick(histogram_.high - inset, compact(histogram_.high));
+  const double span = histogram_.high - histogram_.low, inset = span * 0.04;
+  for (const auto& [end, at] : {std::pair{histogram_.low, histogram_.low + inset},
+                                {histogram_.high, histogram_.high - inset}})
+    if (std::none_of(cuts_.begin(), cuts_.end(),
+                     [&, at = at](double c) { return std::abs(c - at) < 0.18 * span; }))
+      ends->addTick(at, compact(end));
   xAxis->setTicker(ends);
   yAxis->setRange(0, highest * 1.02);
   replot(rpQueuedReplot);
@@ -107,6 +110,13 @@ void ThresholdChart::paintEvent(QPaintEvent* e) {
   QPainter p(this);
   p.setRenderHint(QPainter::Antialiasing);
   const Tokens& t = tokens();
+  if (brushFrom_ != brushTo_) {
+    const double a = xAxis->coordToPixel(brushFrom_), b = xAxis->coordToPixel(brushTo_);
+    QColor band = t.accent;
+    band.setAlpha(80);
+    p.fillRect(QRectF(std::min(a, b), axisRect()->top(), std::abs(b - a), axisRect()->height()),
+               band);
+  }
   for (size_t i = 0; i < cuts_.size(); ++i) {
     const QPoint foot = cutPosition(i);
     p.setPen(QPen(t.accent, 2));
@@ -132,6 +142,8 @@ void ThresholdChart::mousePressEvent(QMouseEvent* e) {
     const double d = std::abs(e->position().x() - cutPosition(i).x());
     if (d < nearest) nearest = d, held_ = last_ = static_cast<int>(i);
   }
+  brushing_ = brushable_ && held_ < 0 && e->button() == Qt::LeftButton;
+  if (brushing_) brushFrom_ = brushTo_ = xAxis->pixelToCoord(e->position().x());
   setFocus();
   update();
 }
@@ -139,6 +151,11 @@ void ThresholdChart::mousePressEvent(QMouseEvent* e) {
 void ThresholdChart::mouseMoveEvent(QMouseEvent* e) {
   if (held_ >= 0)
     return moveCut(static_cast<size_t>(held_), xAxis->pixelToCoord(e->position().x()));
+  if (brushing_) {
+    brushTo_ = xAxis->pixelToCoord(e->position().x());
+    update();
+    return Q_EMIT brushed(std::min(brushFrom_, brushTo_), std::max(brushFrom_, brushTo_));
+  }
   bool near = false;
   for (size_t i = 0; i < cuts_.size(); ++i)
     near = near || std::abs(e->position().x() - cutPosition(i).x()) < 8;
@@ -147,6 +164,20 @@ void ThresholdChart::mouseMoveEvent(QMouseEvent* e) {
 
 void ThresholdChart::mouseReleaseEvent(QMouseEvent*) {
   held_ = -1;
+  if (!brushing_) return;
+  brushing_ = false;
+  if (std::abs(xAxis->coordToPixel(brushTo_) - xAxis->coordToPixel(brushFrom_)) < 3) clearBrush();
+}
+
+void ThresholdChart::clearBrush() {
+  if (brushFrom_ == 0 && brushTo_ == 0) return;
+  brushFrom_ = brushTo_ = 0;
+  update();
+  Q_EMIT brushed(0, 0);
+}
+
+QPoint ThresholdChart::pointOf(double value) const {
+  return {static_cast<int>(xAxis->coordToPixel(value)), axisRect()->center().y()};
 }
 
 void ThresholdChart::keyPressEvent(QKeyEvent* e) {
@@ -155,6 +186,7 @@ void ThresholdChart::keyPressEvent(QKeyEvent* e) {
   const auto i = static_cast<size_t>(last_);
   if (i < cuts_.size() && e->key() == Qt::Key_Left) return moveCut(i, cuts_[i] - step);
   if (i < cuts_.size() && e->key() == Qt::Key_Right) return moveCut(i, cuts_[i] + step);
+  if (e->key() == Qt::Key_Escape && brushFrom_ != brushTo_) return clearBrush();
   QCustomPlot::keyPressEvent(e);
 }
 

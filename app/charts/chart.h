@@ -24,8 +24,15 @@ class ThresholdChart : public Chart {
   const std::vector<double>& cuts() const { return cuts_; }
   QPoint cutPosition(size_t i) const;  // of its handle, in the widget
 
+  /// Whether dragging beside the handles chooses a range of values.
+  void setBrushable(bool on) { brushable_ = on; }
+  void clearBrush();
+  QPoint pointOf(double value) const;  // in the middle of the plot, in the widget
+
  Q_SIGNALS:
   void dragged(const std::vector<double>& cuts);
+  /// A range was chosen; low ≥ high: none is any more.
+  void brushed(double low, double high);
 
  protected:
   void mousePressEvent(QMouseEvent*) override;
@@ -41,6 +48,8 @@ class ThresholdChart : public Chart {
   std::vector<double> cuts_;
   std::vector<QColor> colours_;
   int held_ = -1, last_ = 0;
+  bool brushable_ = false, brushing_ = false;
+  double brushFrom_ = 0, brushTo_ = 0;
 };
 
 /// Mean and spread of each class over the bands, by wavelength.

@@ -1,6 +1,9 @@
 #include "shell/main_window.h"
 
+#include "base/own_entries.h"
 #include "base/text.h"
+#include "grid/place_text.h"
+#include "scene/sensor.h"
 
 namespace zp {
 
@@ -105,7 +108,15 @@ MainWindow::MainWindow() : book_(bench_) {
   setCentralWidget(whole);
 
   buildStudyMenu();
-  buildViewTools();
+  viewTools_ = new ViewTools(bench_, *view_, tiles_, [this] { return outlineShapes(); });
+  connect(viewTools_, &ViewTools::modeChosen, this, &MainWindow::rememberPlace);
+  connect(view_, &MapView::pinAsked, this, [this](Place p) {
+    if (stage_ != 2) viewTools_->profiles().pin(p);
+  });
+  connect(view_, &MapView::unpinAsked, this,
+          [this](int i) { viewTools_->profiles().unpin(static_cast<size_t>(i)); });
+  connect(&viewTools_->profiles(), &ProfileCard::changed, this,
+          [this] { view_->setPins(viewTools_->profiles().pins()); });
   buildShortcuts();
   buildFind();
   buildStart();
@@ -149,11 +160,20 @@ MainWindow::MainWindow() : book_(bench_) {
     if (p.kind != Picture::Kind::Classes) return;
     setFront(alone(bench_.pictureOf(q(p.of)), p.onlyClass == code ? 0 : code));
   });
+  connect(view_, &MapView::hideClassAsked, this, [this](int code) {
+    const Picture& p = view_->front();
+    if (p.kind != Picture::Kind::Classes || p.of == "preview") return;
+    Display d = p.display;
+    if (d.hidden.erase(code) == 0) d.hidden.insert(code);
+    bench_.setDisplay(p, d);
+  });
+  connect(&bench_, &Workbench::displayChanged, this, &MainWindow::showAgain);
   placeTimer_.setSingleShot(true);
   placeTimer_.setInterval(400);
   connect(&placeTimer_, &QTimer::timeout, this, &MainWindow::rememberPlace);
   connect(view_, &MapView::moved, this, [this] { placeTimer_.start(); });
   connect(trainingDesk_, &TrainingDesk::shapesChanged, this, &MainWindow::updateOverlays);
+  connect(scenesDesk_, &ScenesDesk::shapesChanged, this, &MainWindow::updateOverlays);
   connect(samplingDesk_, &SamplingDesk::pointsChanged, this, &MainWindow::updateOverlays);
   connect(&book_, &LabelBook::updated, this, [this] {
     updateTrail();
@@ -169,6 +189,9 @@ MainWindow::MainWindow() : book_(bench_) {
     if (const auto* m = book_.map()) showFront(q(m->id));
   });
   studyChanged();
+  (void)sensors();  // reads the user's own files, and finds what is wrong with them
+  (void)indexBook();
+  for (const auto& sentence : ownTroubles()) tell(q(sentence), true);
 }
 
 MainWindow::~MainWindow() {
@@ -194,18 +217,29 @@ void MainWindow::buildStudyMenu() {
           this, "Save a copy of the study", q(bench_.study().folder().string()) + " copy");
       if (!target.isEmpty()) bench_.saveCopy(target);
     });
+    auto* sheet = studyMenu_->addAction("Map to hand over…", this, [this] {
+      if (pages_->currentIndex() != 0) goTo(stage_);
+      viewTools_->openSheet();
+    });
+    sheet->setEnabled(bench_.hasStudy());
     auto* out = studyMenu_->addAction("Export the picture in view…", this, [this] {
       const QString target = QFileDialog::getSaveFileName(this, "Export the picture in view",
                                                           "view.png", "PNG (*.png)");
       if (target.isEmpty()) return;
-      viewTools_->hide();  // the picture alone, without its buttons
+      viewTools_->setShown(false);  // the picture alone, without its buttons
       const QPixmap picture = view_->grab();
-      viewTools_->show();
+      viewTools_->setShown(true);
+      viewTools_->profiles().refresh();
       if (picture.save(target))
         tell(QString("The picture is in “%1”.").arg(target), false);
       else
         tell("The picture could not be written; choose another folder.", true);
     });
+    auto* list = studyMenu_->addAction("Write a STAC catalogue of the scenes…", this, [this] {
+      const QString folder = QFileDialog::getExistingDirectory(this, "Folder for the catalogue");
+      if (!folder.isEmpty()) bench_.writeCatalogueOf(folder);
+    });
+    list->setEnabled(bench_.hasStudy() && !bench_.study().scenes.empty());
     fillBinMenu(studyMenu_->addMenu(icon("bin"), "Bin"));
     copy->setEnabled(bench_.hasStudy());
     out->setEnabled(bench_.hasStudy());
@@ -243,49 +277,6 @@ void MainWindow::fillBinMenu(QMenu* menu) {
   });
 }
 
-void MainWindow::buildViewTools() {
-  viewTools_ = new QWidget(view_);
-  viewTools_->setObjectName("viewTools");
-  viewTools_->setAttribute(Qt::WA_StyledBackground);
-  viewTools_->setStyleSheet(
-      QString("#viewTools { background: rgba(%1,%2,%3,205); border-radius: 4px; }")
-          .arg(tokens().overlay.red())
-          .arg(tokens().overlay.green())
-          .arg(tokens().overlay.blue()));
-  auto* row = new QHBoxLayout(viewTools_);
-  row->setContentsMargins(3, 3, 3, 3);
-  row->setSpacing(1);
-  const auto add = [&](const char* sign, const QString& tip, auto slot) {
-    auto* b = new QToolButton;
-    b->setIcon(icon(sign));
-    b->setToolTip(tip);
-    b->setAccessibleName(tip);
-    connect(b, &QToolButton::clicked, this, slot);
-    row->addWidget(b);
-    return b;
-  };
-  curtainButton_ = add("curtain", "Curtain: back picture left, front picture right (C)", [this] {
-    view_->setCurtain(curtainButton_->isChecked());
-    rememberPlace();
-  });
-  curtainButton_->setCheckable(true);
-  curtainButton_->setObjectName("curtain");
-  add("swap", "Swap front and back (X)", [this] { Q_EMIT view_->swapAsked(); });
-  add("fit", "Fit (0)", [this] { view_->fit(); });
-  viewTools_->adjustSize();
-  struct Mover : QObject {
-    using QObject::QObject;
-    bool eventFilter(QObject* o, QEvent* e) override {
-      auto* w = static_cast<QWidget*>(o);
-      auto* tools = w->findChild<QWidget*>("viewTools");
-      if (e->type() == QEvent::Resize && tools != nullptr)
-        tools->move(w->width() - tools->width() - 12, w->height() - tools->height() - 12);
-      return false;
-    }
-  };
-  view_->installEventFilter(new Mover(view_));
-}
-
 void MainWindow::buildShortcuts() {
   for (int i = 0; i < 6; ++i)
     connect(new QShortcut(QKeySequence(Qt::Key_F1 + i), this), &QShortcut::activated, this,
@@ -311,12 +302,18 @@ void MainWindow::openOrBringIn(const QStringList& paths) {
   if (paths.size() == 1 && QFileInfo::exists(paths[0] + "/study.json"))
     bench_.open(paths[0]);
   else if (!paths.isEmpty())
-    bench_.bringIn(paths, false);
+    scenesDesk_->offer(paths);
 }
 
 void MainWindow::keyPressEvent(QKeyEvent* e) {
   if (e->key() == Qt::Key_C && e->modifiers() == Qt::NoModifier && pages_->currentIndex() == 0)
-    return curtainButton_->click();
+    return viewTools_->toggleMode(MapView::Mode::Curtain);
+  if (e->key() == Qt::Key_V && e->modifiers() == Qt::NoModifier && pages_->currentIndex() == 0)
+    return viewTools_->toggleMode(MapView::Mode::SideBySide);
+  if (e->key() == Qt::Key_L && e->modifiers() == Qt::NoModifier && pages_->currentIndex() == 0)
+    return viewTools_->toggleMode(MapView::Mode::Loupe);
+  if (e->key() == Qt::Key_D && e->modifiers() == Qt::NoModifier && pages_->currentIndex() == 0)
+    return viewTools_->openDisplay();
   if (e->key() == Qt::Key_X && e->modifiers() == Qt::NoModifier && pages_->currentIndex() == 0)
     return Q_EMIT view_->swapAsked();
   if (e->key() == Qt::Key_Escape && pages_->currentIndex() == 2) return goTo(5);
@@ -346,7 +343,7 @@ void MainWindow::studyChanged() {
   probe_->rest();
   const bool any = bench_.hasStudy();
   desks_->setVisible(any);
-  viewTools_->setVisible(any);
+  viewTools_->setShown(any);
   shelf_->setVisible(any);
   start_->setVisible(!any);
   probe_->setVisible(any);
@@ -368,6 +365,7 @@ void MainWindow::studyChanged() {
                       "Drop one or several rasters here, or use the buttons at the right.");
   view_->setCrs(bench_.viewCrs());
   restorePlace();
+  viewTools_->profiles().refresh();
 }
 
 void MainWindow::restorePlace() {
@@ -386,9 +384,9 @@ void MainWindow::restorePlace() {
   };
   if (figure("scale") > 0 && std::isfinite(figure("x")) && std::isfinite(figure("y")))
     view_->setCentre({figure("x"), figure("y")}, figure("scale"));
-  const bool curtain = bench_.place("curtain").is_boolean() && bench_.place("curtain").get<bool>();
-  curtainButton_->setChecked(curtain);
-  view_->setCurtain(curtain);
+  const Json mode = bench_.place("mode");
+  viewTools_->setMode(
+      static_cast<MapView::Mode>(mode.is_number_integer() ? std::clamp(mode.get<int>(), 0, 3) : 0));
   const Json stage = bench_.place("stage");
   goTo(stage.is_number_integer() ? std::clamp(stage.get<int>(), 0, 5) : 0);
   restoring_ = false;
@@ -399,7 +397,7 @@ void MainWindow::rememberPlace() {
   bench_.setPlace("stage", stage_);
   if (view_->front().of != "preview") bench_.setPlace("front", view_->front().of);
   bench_.setPlace("back", view_->back().of);
-  bench_.setPlace("curtain", view_->curtain());
+  bench_.setPlace("mode", static_cast<int>(view_->mode()));
   if (view_->fitted())
     bench_.setPlace("view", nullptr);
   else if (!view_->front().none())
@@ -465,8 +463,10 @@ void MainWindow::refresh() {
     Picture now = asItIsNow(shown);
     if (now.none() && front && bench_.currentScene() != nullptr)
       now = bench_.pictureOf(q(bench_.currentScene()->id));
+    now = bench_.asDisplayed(now);
     if (now.key != shown.key) front ? setFront(now) : setBack(now);
   }
+  viewTools_->profiles().refresh();
   updateTrail();
   updateOverlays();
 }
@@ -483,18 +483,25 @@ Picture MainWindow::asItIsNow(const Picture& shown) const {
   return p.none() ? p : alone(p, shown.onlyClass);
 }
 
+/// What is shown is displayed in another way from now on.
+void MainWindow::showAgain() {
+  setFront(view_->front());
+  setBack(view_->back());
+}
+
 void MainWindow::setFront(const Picture& p) {
   // A preview is compared with what was there before it.
   const Picture before = view_->front();
   if (p.of == "preview" && before.of != "preview" && !before.none()) view_->setBack(before);
-  view_->setFront(p);
+  view_->setFront(bench_.asDisplayed(p));
+  viewTools_->refresh();
   probe_->setPictures(view_->front(), view_->back());
   if (bench_.hasStudy()) shelf_->setShown(q(view_->front().of), q(view_->back().of));
   placeTimer_.start();
 }
 
 void MainWindow::setBack(const Picture& p) {
-  view_->setBack(p);
+  view_->setBack(bench_.asDisplayed(p));
   probe_->setPictures(view_->front(), view_->back());
   if (bench_.hasStudy()) shelf_->setShown(q(view_->front().of), q(view_->back().of));
   placeTimer_.start();
@@ -516,33 +523,47 @@ void MainWindow::showFront(const QString& id) {
   setFront(p);
 }
 
-void MainWindow::updateOverlays() {
-  if (!bench_.hasStudy()) return;
+/// The outlines that are shown, as they are styled.
+std::vector<ViewShape> MainWindow::outlineShapes() {
   std::vector<ViewShape> shapes;
   for (const auto& o : bench_.study().outlines) {
     if (!o.shown) continue;
-    if (outlineShapes_.count(o.id) == 0) {
-      auto& kept = outlineShapes_[o.id];
+    const std::string key = o.layer + "|" + o.label;
+    if (outlineShapes_.count(key) == 0) {
+      auto& kept = outlineShapes_[key];
       try {
-        for (const auto& s : readLayer(o.layer, view_->crs()).shapes) {
+        const Layer layer = readLayer(o.layer, view_->crs());
+        const auto& columns = layer.table.columns;
+        const auto field = std::find(columns.begin(), columns.end(), o.label) - columns.begin();
+        for (size_t i = 0; i < layer.shapes.size(); ++i) {
           ViewShape v;
-          v.shape = s;
-          v.colour = toQt(o.colour);
+          v.shape = layer.shapes[i];
+          if (static_cast<size_t>(field) < columns.size())
+            v.label = q(layer.table.rows[i][static_cast<size_t>(field)]);
           kept.push_back(std::move(v));
         }
       } catch (const std::exception& e) {
         tell(QString::fromUtf8(e.what()), true);
       }
     }
-    for (ViewShape v : outlineShapes_[o.id]) {
+    for (ViewShape v : outlineShapes_[key]) {
+      v.colour = toQt(o.colour);
+      v.width = o.width;
+      v.filled = o.filled;
       v.dashed = o.studyArea;
       shapes.push_back(std::move(v));
     }
   }
-  if (stage_ == 2) {
-    const auto areas = trainingDesk_->shapes();
-    shapes.insert(shapes.end(), areas.begin(), areas.end());
-  }
+  return shapes;
+}
+
+void MainWindow::updateOverlays() {
+  if (!bench_.hasStudy()) return;
+  std::vector<ViewShape> shapes = outlineShapes();
+  const auto ofDesk = stage_ == 0   ? scenesDesk_->shapes()
+                      : stage_ == 2 ? trainingDesk_->shapes()
+                                    : std::vector<ViewShape>();
+  shapes.insert(shapes.end(), ofDesk.begin(), ofDesk.end());
   view_->setShapes(std::move(shapes));
   view_->setPoints(stage_ == 4   ? samplingDesk_->points()
                    : stage_ == 5 ? accuracyDesk_->points()
@@ -686,6 +707,14 @@ void MainWindow::showSheetOf(const QString& id) {
                .arg(s->scene.bands.size())
                .arg(q(crsTitle(s->scene.grid.crs)), q(titleOf(s->scene.state)));
   }
+  popUp(text);
+}
+
+void MainWindow::explain(const QString& title, const QString& text) {
+  popUp(QString("<b>%1</b><br>%2").arg(title.toHtmlEscaped(), text));
+}
+
+void MainWindow::popUp(const QString& text) {
   auto* sheet = new QLabel(text, this, Qt::Popup);
   sheet->setAttribute(Qt::WA_DeleteOnClose);
   sheet->setObjectName("factSheet");
@@ -700,20 +729,10 @@ void MainWindow::showSheetOf(const QString& id) {
 }
 
 void MainWindow::buildFind() {
-  findList_ = new QListWidget(this);
-  findList_->setObjectName("findList");
-  findList_->setStyleSheet(
-      QString("#findList { background: %1; border: 1px solid %2; border-radius: 4px; }")
-          .arg(tokens().raised.name(), tokens().hairline.name()));
-  findList_->setVisible(false);
-  findList_->setFocusPolicy(Qt::NoFocus);
-  connect(trail_->find(), &QLineEdit::textChanged, this, &MainWindow::fillFind);
-  connect(trail_->find(), &QLineEdit::returnPressed, this,
-          [this] { runFind(std::max(0, findList_->currentRow())); });
-  connect(findList_, &QListWidget::itemClicked, this, [this] { runFind(findList_->currentRow()); });
-  connect(trail_->find(), &QLineEdit::editingFinished, findList_, [this] {
-    if (!trail_->find()->hasFocus()) findList_->hide();
-  });
+  find_ = new FindBox(
+      trail_->find(), this, [this] { return offers(); },
+      [this](const QString& text) { return places(text); });
+  connect(find_, &FindBox::chosen, view_, qOverload<>(&QWidget::setFocus));
 }
 
 /// The way in when no study is open.
@@ -747,48 +766,72 @@ void MainWindow::buildStart() {
   over->addStretch(1);
 }
 
-void MainWindow::fillFind(const QString& text) {
-  findList_->clear();
-  findActions_.clear();
-  const QString wanted = text.trimmed().toLower();
-  findList_->setVisible(!wanted.isEmpty());
-  if (wanted.isEmpty()) return;
-  const auto offer = [&](const QString& name, const QString& kind, std::function<void()> action) {
-    if (!name.toLower().contains(wanted) || findActions_.size() >= 10) return;
-    findList_->addItem(name + "   " + kind);
-    findActions_.push_back(std::move(action));
-  };
-  static const QRegularExpression pair(
-      "^\\s*(-?\\d+(?:\\.\\d+)?)[\\s,;]+(-?\\d+(?:\\.\\d+)?)\\s*$");
-  if (const auto m = pair.match(text); m.hasMatch() && bench_.hasStudy()) {
-    findList_->addItem("Go to " + m.captured(1) + "  " + m.captured(2));
-    findActions_.push_back([this, x = m.captured(1).toDouble(), y = m.captured(2).toDouble()] {
-      Place p{x, y};
-      // Small numbers in a metric system are degrees.
-      if (!crsIsGeographic(view_->crs()) && std::abs(x) <= 180 && std::abs(y) <= 90) {
-        try {
-          CrsChange(crsFrom("EPSG:4326"), view_->crs()).apply(p);
-        } catch (const std::exception&) {
-        }
+std::vector<FindOffer> MainWindow::places(const QString& text) {
+  std::vector<FindOffer> found;
+  if (!bench_.hasStudy()) return found;
+  for (const auto& written : placesIn(text.toStdString())) {
+    Place p = written.place;
+    const QString said = written.degrees ? QString("%1° %2  %3° %4")
+                                               .arg(compact(std::abs(p.x)), p.x < 0 ? "W" : "E",
+                                                    compact(std::abs(p.y)), p.y < 0 ? "S" : "N")
+                                         : compact(p.x) + "  " + compact(p.y);
+    if (written.degrees && !view_->crs().empty() && !crsIsGeographic(view_->crs())) {
+      try {
+        if (!CrsChange(crsFrom("EPSG:4326"), view_->crs()).apply(p)) continue;
+      } catch (const std::exception&) {
+        continue;
       }
-      view_->setCentre(p, view_->unitsPerPixel());
-    });
+    }
+    found.push_back(
+        {"Go to " + said, "place", [this, p] { view_->setCentre(p, view_->unitsPerPixel()); }, {}});
   }
-  for (int i = 0; i < 6 && bench_.hasStudy(); ++i)
-    offer(kStages[i], "stage", [this, i] { goTo(i); });
+  return found;
+}
+
+std::vector<FindOffer> MainWindow::offers() {
+  std::vector<FindOffer> all;
+  const auto offer = [&](const QString& name, const QString& kind, std::function<void()> action,
+                         const QString& text = {}) {
+    all.push_back({name, kind, std::move(action), text});
+  };
   offer("New study", "command", [this] { newStudy(); });
   offer("Open study", "command", [this] { openStudy(); });
   if (bench_.hasStudy()) {
+    for (int i = 0; i < 6; ++i) offer(kStages[i], "stage", [this, i] { goTo(i); });
+    using Mode = MapView::Mode;
     offer("Fit the picture", "command", [this] { view_->fit(); });
-    offer("Curtain", "command", [this] { curtainButton_->click(); });
+    offer("Curtain", "command", [this] { viewTools_->toggleMode(Mode::Curtain); });
+    offer("Side by side", "command", [this] { viewTools_->toggleMode(Mode::SideBySide); });
+    offer("Loupe", "command", [this] { viewTools_->toggleMode(Mode::Loupe); });
+    offer("Swap front and back", "command", [this] { Q_EMIT view_->swapAsked(); });
+    offer("How it is shown: stretch, steps, opacity", "command",
+          [this] { viewTools_->openDisplay(); });
+    offer("Map to hand over", "command", [this] { viewTools_->openSheet(); });
+    offer("Unpin all profiles", "command", [this] { viewTools_->profiles().unpinAll(); });
     offer("Undo", "command", [this] { bench_.undo().undo(); });
+    offer("Redo", "command", [this] { bench_.undo().redo(); });
     offer("Bring in files", "command", [this] { goTo(0), scenesDesk_->chooseFiles(); });
+    offer("Bring in a folder", "command", [this] { goTo(0), scenesDesk_->chooseFolder(); });
+    offer("Search the archive", "command", [this] { goTo(0), scenesDesk_->openArchive(); });
     for (const auto& p : bench_.study().products)
       offer(q(p.name), q(titleOf(p.kind)), [this, id = q(p.id)] { showFront(id); });
     for (const auto& s : bench_.study().scenes)
       offer(q(s.scene.name), "scene", [this, id = q(s.id)] { showFront(id); });
     for (const auto& c : bench_.study().legend.classes)
       offer(q(c.name), "class", [this] { goTo(2); });
+    for (const auto& o : bench_.study().outlines)
+      offer(q(o.name), "outline", [this, id = q(o.id)] {
+        bench_.showOutline(id, true);
+        Extent e{1e300, 1e300, -1e300, -1e300};
+        for (const auto& one : bench_.study().outlines)
+          if (one.id == id.toStdString())
+            for (const auto& v : outlineShapes_[one.layer + "|" + one.label]) {
+              const Extent part = v.shape.extent();
+              e = {std::min(e.left, part.left), std::min(e.bottom, part.bottom),
+                   std::max(e.right, part.right), std::max(e.top, part.top)};
+            }
+        if (!e.empty()) view_->zoomTo(e);
+      });
     for (const auto& e : indexBook())
       offer(q(e.title) + ", " + q(e.name), "index", [this, id = q(e.id)] {
         goTo(1);
@@ -796,23 +839,25 @@ void MainWindow::fillFind(const QString& text) {
       });
     for (const auto& m : methods()) offer(q(m.title), "method", [this] { goTo(3); });
   }
-  if (findActions_.empty()) findList_->addItem("Nothing of that name");
-  findList_->setCurrentRow(0);
-  findList_->setFixedSize(360, 8 + 26 * findList_->count());
-  const QPoint at =
-      trail_->find()->mapTo(this, QPoint(trail_->find()->width(), trail_->find()->height() + 4));
-  findList_->move(at.x() - findList_->width(), at.y());
-  findList_->raise();
-}
-
-void MainWindow::runFind(int row) {
-  std::function<void()> action;
-  if (row >= 0 && row < static_cast<int>(findActions_.size()))
-    action = findActions_[static_cast<size_t>(row)];
-  trail_->find()->clear();  // which empties the list too
-  if (!action) return;
-  view_->setFocus();
-  action();
+  // Help paragraphs come after what can be done.
+  for (const auto& e : indexBook())
+    offer(
+        q(e.title) + ": what it is for", "help",
+        [this, &e] {
+          explain(q(e.title), q(e.about).toHtmlEscaped() + "<br><br>" +
+                                  q(e.reading).toHtmlEscaped() + "<br>" +
+                                  q(e.source).toHtmlEscaped());
+        },
+        q(e.about + " " + e.reading));
+  for (const auto& m : methods())
+    offer(
+        q(m.title) + ": how it works", "help", [this, m] { explain(q(m.title), q(m.about)); },
+        q(m.about));
+  for (const auto& [name, help] : formulaFunctions())
+    offer(
+        q(name), "in formulas",
+        [this, name = name, help = help] { explain(q(name), q(help).toHtmlEscaped()); }, q(help));
+  return all;
 }
 
 bool MainWindow::settled() const {
@@ -834,7 +879,7 @@ void MainWindow::dropCard(const QString& id, QPoint at) {
   if (p.none()) return;
   if (inView.x() >= view_->width() / 2) return setFront(p);
   setBack(p);
-  if (!view_->curtain()) curtainButton_->click();
+  if (view_->mode() == MapView::Mode::Front) viewTools_->toggleMode(MapView::Mode::Curtain);
 }
 
 void MainWindow::dropEvent(QDropEvent* e) {

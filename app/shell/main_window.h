@@ -9,9 +9,11 @@
 #include "desks/sampling/sampling_desk.h"
 #include "desks/scenes/scenes_desk.h"
 #include "desks/training/training_desk.h"
+#include "shell/find_box.h"
 #include "shell/probe.h"
 #include "shell/shelf.h"
 #include "shell/trail.h"
+#include "shell/view_tools.h"
 
 namespace zp {
 
@@ -27,6 +29,7 @@ class MainWindow : public QMainWindow {
 
   Workbench& bench() { return bench_; }
   MapView& view() { return *view_; }
+  ViewTools& viewTools() { return *viewTools_; }
   Trail& trail() { return *trail_; }
   LabelBook& book() { return book_; }
   LabellingSheet& labelling() { return *labelling_; }
@@ -50,7 +53,6 @@ class MainWindow : public QMainWindow {
 
  private:
   void buildStudyMenu();
-  void buildViewTools();
   void fillBinMenu(QMenu* menu);
   void dropCard(const QString& id, QPoint at);
   void buildShortcuts();
@@ -72,8 +74,12 @@ class MainWindow : public QMainWindow {
   void restorePlace();
   void newStudy();
   void openStudy();
-  void fillFind(const QString& text);
-  void runFind(int row);
+  std::vector<FindOffer> offers();
+  std::vector<FindOffer> places(const QString& text);
+  void explain(const QString& title, const QString& text);
+  void popUp(const QString& html);
+  std::vector<ViewShape> outlineShapes();
+  void showAgain();
 
   Workbench bench_;
   LabelBook book_;
@@ -81,8 +87,7 @@ class MainWindow : public QMainWindow {
   Trail* trail_;
   QStackedWidget *pages_, *desks_;
   MapView* view_;
-  QWidget* viewTools_;
-  QToolButton* curtainButton_;
+  ViewTools* viewTools_;
   Probe* probe_;
   Shelf* shelf_;
   std::array<Desk*, 6> desk_{};
@@ -97,9 +102,8 @@ class MainWindow : public QMainWindow {
   QProgressBar* jobProgress_;
   QTimer noticeTimer_, placeTimer_;
   QMenu* studyMenu_;
-  QListWidget* findList_;
+  FindBox* find_;
   QWidget* start_;
-  std::vector<std::function<void()>> findActions_;
   int stage_ = 0;
   bool restoring_ = false;
   std::map<std::string, std::vector<ViewShape>> outlineShapes_;

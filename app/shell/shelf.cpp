@@ -2,6 +2,7 @@
 
 #include "look/look.h"
 #include "look/parts.h"
+#include "shell/polygons_menu.h"
 
 namespace zp {
 
@@ -293,6 +294,9 @@ void Shelf::openMenu(const QString& id, const QPoint& at) {
       const QString target = QFileDialog::getSaveFileName(this, "Save a copy as", q(file.string()));
       if (!target.isEmpty()) bench_.copyProduct(id, target);
     });
+    if (p->kind == ProductKind::ClassMap)
+      menu.addAction("Polygons…", this,
+                     [this, map = *p, at] { exportPolygons(bench_, map, this, at); });
     menu.addAction(icon("bin"), "To the bin", this, [=, this] { bench_.toBin(id); });
   } else {
     const auto* s = bench_.study().scene(id.toStdString());

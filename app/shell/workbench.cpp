@@ -139,35 +139,81 @@ std::function<void()> Workbench::ofThisStudy(std::function<void()> done) {
   };
 }
 
-void Workbench::bringIn(const QStringList& paths, bool asOneScene) {
-  if (paths.isEmpty()) return;
+bool Workbench::ensureStudy(const QString& firstFile) {
+  if (study_) return true;
+  const QString base = QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation) +
+                       "/Zany Patch/" + QFileInfo(firstFile).completeBaseName();
+  QString folder = base;
+  for (int n = 2; QFileInfo::exists(folder); ++n) folder = base + QString(" %1").arg(n);
+  if (!create(folder, QFileInfo(folder).fileName())) return false;
+  Q_EMIT notice(QString("A new study was made in “%1”.").arg(folder));
+  return true;
+}
+
+void Workbench::bringIn(const QStringList& paths) {
+  if (paths.isEmpty() || !ensureStudy(paths[0])) return;
   guarded([&] {
-    if (!study_) {
-      // There is no unsaved work: files dropped on an empty window start a study of their own.
-      const QString base = QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation) +
-                           "/Zany Patch/" + QFileInfo(paths[0]).completeBaseName();
-      QString folder = base;
-      for (int n = 2; QFileInfo::exists(folder); ++n) folder = base + QString(" %1").arg(n);
-      if (!create(folder, QFileInfo(folder).fileName())) return;
-      Q_EMIT notice(QString("A new study was made in “%1”.").arg(folder));
-    }
     std::vector<Scene> scenes;
-    if (asOneScene && paths.size() > 1) {
-      std::vector<fs::path> files;
-      for (const auto& p : paths) files.emplace_back(p.toStdString());
-      std::sort(files.begin(), files.end());
-      scenes.push_back(openScene(files));
-    } else {
-      for (const auto& p : paths) scenes.push_back(openScene(fs::path(p.toStdString())));
-    }
-    QString last;
-    for (auto& s : scenes) {
-      last = q(study_->addScene(std::move(s)));
-      Q_EMIT sceneAdded(last);
-    }
-    study_->place["scene"] = last.toStdString();
+    for (const auto& p : paths) scenes.push_back(openScene(fs::path(p.toStdString())));
+    addScenes(std::move(scenes));
+  });
+}
+
+void Workbench::addScenes(std::vector<Scene> scenes) {
+  if (scenes.empty()) return;
+  std::vector<StudyScene> added;
+  for (auto& s : scenes) {
+    const std::string id = study_->addScene(std::move(s));
+    added.push_back(*study_->scene(id));
+  }
+  const QString what = added.size() == 1 ? QString("Bring in %1").arg(q(added[0].scene.name))
+                                         : QString("Bring in %1 scenes").arg(added.size());
+  const auto there = [this, added] {
+    for (const auto& s : added)
+      if (study_->scene(s.id) == nullptr) study_->scenes.push_back(s);
+    study_->place["scene"] = added.back().id;
+    saved();
+    for (const auto& s : added) Q_EMIT sceneAdded(q(s.id));
+    Q_EMIT currentSceneChanged();
+  };
+  const auto back = [this, added] {
+    std::erase_if(study_->scenes, [&](const StudyScene& s) {
+      return std::any_of(added.begin(), added.end(),
+                         [&](const StudyScene& one) { return one.id == s.id; });
+    });
     saved();
     Q_EMIT currentSceneChanged();
+  };
+  undo_.push(new Edit(what, there, back));
+}
+
+void Workbench::fetch(const CatalogueEntry& entry, const Archive& archive,
+                      std::function<void()> then) {
+  auto scene = std::make_shared<Scene>();
+  const auto done = ofThisStudy([this, scene, then] {
+    addScenes({*scene});
+    then();
+  });
+  jobs_.start({QString("Fetch %1").arg(q(entry.title)),
+               {},
+               [entry, archive, scene, scenes = study_->folder() / "scenes"](const Progress& p) {
+                 const auto item = archive.fetch(entry, scenes, p);
+                 *scene = openEntry(readCatalogue(item).at(0));
+               },
+               done,
+               [this, then](const QString& sentence) {
+                 then();
+                 Q_EMIT trouble(sentence);
+               }});
+}
+
+void Workbench::writeCatalogueOf(const QString& folder) {
+  guarded([&] {
+    std::vector<Scene> scenes;
+    for (const auto& s : study_->scenes) scenes.push_back(s.scene);
+    writeCatalogue(folder.toStdString(), study_->name, scenes, false);
+    Q_EMIT notice(QString("The catalogue is “%1/catalog.json”; the rasters stay where they are.")
+                      .arg(folder));
   });
 }
 
@@ -270,6 +316,26 @@ void Workbench::drawStudyArea(const Ring& ring) {
         "Draw the study area", [this, after] { putOutlines(after); },
         [this, before] { putOutlines(before); }));
   });
+}
+
+void Workbench::styleOutline(const StudyOutline& styled) {
+  const auto before = study_->outlines;
+  auto after = before;
+  for (auto& o : after)
+    if (o.id == styled.id) o = styled;
+  undo_.push(new Edit(
+      "Change how an outline looks", [this, after] { putOutlines(after); },
+      [this, before] { putOutlines(before); }));
+}
+
+void Workbench::setDelivery(const std::optional<DeliveryGrid>& grid) {
+  const auto put = [this](const std::optional<DeliveryGrid>& g) {
+    study_->delivery = g;
+    saved();
+  };
+  undo_.push(new Edit(
+      "Prescribe the delivery grid", [put, grid] { put(grid); },
+      [put, before = study_->delivery] { put(before); }));
 }
 
 void Workbench::showOutline(const QString& id, bool shown) {
@@ -467,6 +533,51 @@ Picture Workbench::pictureOf(const QString& id) const {
   picture.ramp = p->ramp;
   if (p->kind == ProductKind::ClassMap) picture.legend = legendOfFile(p->file);
   return picture;
+}
+
+namespace {
+/// Composites of a scene are displayed each in its own way.
+std::string displayKey(const Picture& p) {
+  if (p.kind != Picture::Kind::Composite) return p.of;
+  return p.of + "/" + std::to_string(p.bands[0]) + "-" + std::to_string(p.bands[1]) + "-" +
+         std::to_string(p.bands[2]);
+}
+}  // namespace
+
+Picture Workbench::asDisplayed(const Picture& picture) const {
+  if (!study_ || picture.none() || picture.of == "preview") return picture;
+  const Json all = place("display");
+  const std::string key = displayKey(picture);
+  if (!all.is_object() || !all.contains(key)) return displayed(picture, {});
+  Display d = displayFrom(all[key]);
+  if (d.from == Display::From::Area) d.part = studyArea(), d.partCrs = viewCrs();
+  return displayed(picture, d);
+}
+
+void Workbench::setDisplay(const Picture& picture, const Display& display) {
+  Json all = place("display");
+  if (!all.is_object()) all = Json::object();
+  if (display.plain())
+    all.erase(displayKey(picture));
+  else
+    all[displayKey(picture)] = toJson(display);
+  setPlace("display", all);
+  Q_EMIT displayChanged();
+}
+
+std::vector<Shape> Workbench::studyArea() const {
+  std::vector<Shape> shapes;
+  if (!study_) return shapes;
+  for (const auto& o : study_->outlines) {
+    if (!o.studyArea) continue;
+    try {
+      const Layer layer = readLayer(o.layer, viewCrs());
+      shapes.insert(shapes.end(), layer.shapes.begin(), layer.shapes.end());
+    } catch (const std::exception&) {
+      // A layer that went away; the view says so when it draws the outlines.
+    }
+  }
+  return shapes;
 }
 
 QStringList Workbench::alsoRead() const {

@@ -3,6 +3,7 @@
 #include <QUndoStack>
 #include <optional>
 
+#include "scene/archive.h"
 #include "shell/job_runner.h"
 #include "study/step.h"
 #include "view/picture.h"
@@ -29,8 +30,15 @@ class Workbench : public QObject {
   void close();
   static QStringList recent();
 
-  /// Brings in each path as a scene, or several one-band files as one; checks for an empty edge.
-  void bringIn(const QStringList& paths, bool asOneScene);
+  /// There is no unsaved work: files that come in while no study is open start one of their own.
+  bool ensureStudy(const QString& firstFile);
+  /// Brings in each path as a scene.
+  void bringIn(const QStringList& paths);
+  /// One thing to take back, however many they are.
+  void addScenes(std::vector<Scene> scenes);
+  /// Fetches a scene into the study and brings it in; `then` when it ended, well or not.
+  void fetch(const CatalogueEntry& entry, const Archive& archive, std::function<void()> then);
+  void writeCatalogueOf(const QString& folder);
   void changeScene(const QString& id, const QString& what,
                    const std::function<void(Scene&)>& change);
   void removeScene(const QString& id);
@@ -39,6 +47,10 @@ class Workbench : public QObject {
   void setStudyArea(const QString& id);
   void drawStudyArea(const Ring& ring);
   void showOutline(const QString& id, bool shown);
+  /// The grid that results lie on from now on; nothing: each on that of its scene.
+  void setDelivery(const std::optional<DeliveryGrid>& grid);
+  /// Its colour, line and label.
+  void styleOutline(const StudyOutline& styled);
 
   /// Runs a step as a job and adds its product; `then` gets its id.
   void run(const Json& step, const QString& title, std::function<void(const QString&)> then = {});
@@ -66,6 +78,12 @@ class Workbench : public QObject {
 
   /// The scene or product as a picture; empty when it is none.
   Picture pictureOf(const QString& id) const;
+  /// A picture as it was last displayed: its stretch, steps, opacity and hidden classes are kept
+  /// with the study.
+  Picture asDisplayed(const Picture& picture) const;
+  void setDisplay(const Picture& picture, const Display& display);
+  /// The polygons of the study area in the view's system; none without one.
+  std::vector<Shape> studyArea() const;
   /// The newest index, class map and radar scene, which the probe reads wherever one looks.
   QStringList alsoRead() const;
   /// The scene that the stages work on: the chosen one, else the newest optical one.
@@ -80,6 +98,7 @@ class Workbench : public QObject {
   void productMade(const QString& id);
   void sceneAdded(const QString& id);
   void currentSceneChanged();
+  void displayChanged();
   void trouble(const QString& sentence);
   void notice(const QString& sentence);
 

@@ -31,6 +31,8 @@ void MapView::setCrs(const std::string& crs) {
 }
 
 void MapView::setFront(const Picture& p) {
+  const bool sameThing = p.of == front_.of && p.kind == front_.kind && !p.none();
+  if (p.key != front_.key) staleKey_ = sameThing ? front_.key : QString();
   front_ = p;
   if (!fitted_ && !p.none()) fit();
   update();
@@ -48,9 +50,27 @@ void MapView::setVeil(const Picture& p) {
   update();
 }
 
-void MapView::setCurtain(bool on) {
-  curtainOn_ = on;
+void MapView::setMode(Mode mode) {
+  if (mode == mode_) return;
+  mode_ = mode;
+  if (keepFitted_) fit();
   update();
+}
+
+void MapView::setPins(std::vector<Place> pins) {
+  pins_ = std::move(pins);
+  update();
+}
+
+QRectF MapView::frontPane() const {
+  if (mode_ != Mode::SideBySide || !two()) return rect();
+  const int half = width() / 2;  // as wide as the other, to the pixel
+  return QRectF(width() - half, 0, half, height());
+}
+
+QRectF MapView::paneAt(QPointF p) const {
+  const QRectF front = frontPane();
+  return p.x() >= front.left() ? front : QRectF(0, 0, front.width(), height());
 }
 
 void MapView::setShapes(std::vector<ViewShape> shapes) {
@@ -67,7 +87,7 @@ void MapView::setTool(Tool tool) {
   if (tool == tool_) return;
   tool_ = tool;
   drawing_.clear();
-  setCursor(tool == Tool::DrawArea ? Qt::CrossCursor : Qt::ArrowCursor);
+  setCursor(tool == Tool::Look ? Qt::ArrowCursor : Qt::CrossCursor);
   if (tool == Tool::DrawArea) setFocus();
   Q_EMIT toolChanged();
   update();
@@ -90,17 +110,8 @@ void MapView::fit() {
   if (p.none()) return;
   const Grid g = gridOf(p);
   Extent e = g.extent();
-  if (!crs_.empty() && !g.crs.empty() && !crsSame(crs_, g.crs)) {
-    const CrsChange change(g.crs, crs_);
-    bool first = true;
-    for (const auto& [c, r] : {std::pair{0, 0}, {g.width, 0}, {0, g.height}, {g.width, g.height}}) {
-      Place at = g.toMap(c, r);
-      if (!change.apply(at)) continue;
-      if (first) e = {at.x, at.y, at.x, at.y};
-      first = false;
-      e.include(at);
-    }
-  }
+  if (!crs_.empty() && !g.crs.empty() && !crsSame(crs_, g.crs))
+    e = broughtTo(e, g.crs, crs_).value_or(e);
   zoomTo(e);
   fitted_ = width() > 0;
   keepFitted_ = true;  // until one pans or zooms
@@ -108,8 +119,9 @@ void MapView::fit() {
 
 void MapView::zoomTo(const Extent& e) {
   centre_ = {(e.left + e.right) / 2, (e.bottom + e.top) / 2};
-  scale_ = std::max({(e.right - e.left) / std::max(1, width()),
-                     (e.top - e.bottom) / std::max(1, height()), 1e-12});
+  const QRectF pane = frontPane();
+  scale_ = std::max({(e.right - e.left) / std::max(1.0, pane.width()),
+                     (e.top - e.bottom) / std::max(1.0, pane.height()), 1e-12});
   changed();
 }
 
@@ -122,18 +134,19 @@ void MapView::setCentre(Place c, double unitsPerPixel) {
 }
 
 Extent MapView::visible() const {
-  const Place a = toMap({0, 0}),
-              b = toMap({static_cast<double>(width()), static_cast<double>(height())});
+  const QRectF pane = frontPane();
+  const Place a = toMap(pane.topLeft()), b = toMap(pane.bottomRight() - QPointF(1e-6, 0));
   return {a.x, b.y, b.x, a.y};
 }
 
 Place MapView::toMap(QPointF p) const {
-  return {centre_.x + (p.x() - width() / 2.0) * scale_,
-          centre_.y - (p.y() - height() / 2.0) * scale_};
+  const QPointF middle = (pane_.isEmpty() ? paneAt(p) : pane_).center();
+  return {centre_.x + (p.x() - middle.x()) * scale_, centre_.y - (p.y() - middle.y()) * scale_};
 }
 
 QPointF MapView::toScreen(Place p) const {
-  return {(p.x - centre_.x) / scale_ + width() / 2.0, (centre_.y - p.y) / scale_ + height() / 2.0};
+  const QPointF middle = (pane_.isEmpty() ? frontPane() : pane_).center();
+  return {(p.x - centre_.x) / scale_ + middle.x(), (centre_.y - p.y) / scale_ + middle.y()};
 }
 
 void MapView::resizeEvent(QResizeEvent*) {
@@ -143,7 +156,7 @@ void MapView::resizeEvent(QResizeEvent*) {
 void MapView::paintPicture(QPainter& p, const Picture& picture, const QRect& clip, Wanted& wanted) {
   if (picture.none() || clip.isEmpty()) return;
   p.save();
-  p.setClipRect(clip);
+  p.setClipRect(clip, Qt::IntersectClip);
   const int level = static_cast<int>(std::floor(std::log2(scale_)));
   const auto rectOf = [&](TileId id) {
     const MapPiece piece = TileStore::pieceOf(id);
@@ -167,6 +180,9 @@ void MapView::paintPicture(QPainter& p, const Picture& picture, const QRect& cli
         p.drawImage(target, *image);
         continue;
       }
+      // As it was displayed before, until it is there.
+      if (const QImage* before = picture.key == front_.key ? tiles_.tile(staleKey_, id) : nullptr)
+        p.drawImage(target, *before);
       // Coarse pixels at once: the nearest parent that is there, scaled up.
       for (int up = 1; up <= 5; ++up) {
         const TileId parent{level + up, x >> up, y >> up};
@@ -187,43 +203,62 @@ void MapView::paintPicture(QPainter& p, const Picture& picture, const QRect& cli
   p.restore();
 }
 
+/// A class picture that is not opaque lies over what is behind it.
+void MapView::paintOver(QPainter& p, const Picture& picture, const QRect& clip, Wanted& wanted) {
+  const bool through = picture.kind == Picture::Kind::Classes && picture.display.opacity < 1;
+  if (through && &picture == &front_) paintPicture(p, back_, clip, wanted);
+  p.setOpacity(through ? picture.display.opacity : 1);
+  paintPicture(p, picture, clip, wanted);
+  p.setOpacity(1);
+}
+
+void MapView::paintPane(QPainter& p, const QRectF& pane, const Picture& picture, Wanted& wanted) {
+  pane_ = pane;
+  const QRect clip = pane.toRect();
+  p.save();
+  p.setClipRect(clip);
+  QRect front = clip;
+  if (mode_ == Mode::Curtain && two()) {
+    front.setLeft(curtainX());
+    paintPicture(p, back_, QRect(0, 0, curtainX(), height()), wanted);
+  }
+  paintOver(p, picture, front, wanted);
+  if (!veil_.none() && &picture == &front_) {
+    p.setOpacity(0.6);
+    paintPicture(p, veil_, front, wanted);
+    p.setOpacity(1);
+  }
+  if (mode_ == Mode::Loupe && two()) paintLoupe(p, wanted);
+  p.setRenderHint(QPainter::Antialiasing);
+  paintShapes(p);
+  paintPoints(p);
+  paintMark(p);
+  paintPins(p);
+  p.setRenderHint(QPainter::Antialiasing, false);
+  p.restore();
+  pane_ = {};
+}
+
 void MapView::paintEvent(QPaintEvent*) {
   QPainter p(this);
   p.fillRect(rect(), tokens().around);
   if (front_.none() && back_.none()) return paintEmpty(p);
   p.setRenderHint(QPainter::SmoothPixmapTransform, false);
   Wanted wanted;
-  const Picture& shown = peeking_ && !back_.none() ? back_ : front_;
-  if (curtainOn_ && !back_.none() && !peeking_) {
-    paintPicture(p, back_, QRect(0, 0, curtainX(), height()), wanted);
-    paintPicture(p, front_, QRect(curtainX(), 0, width() - curtainX(), height()), wanted);
-  } else {
-    paintPicture(p, shown, rect(), wanted);
-  }
-  if (!veil_.none() && !peeking_) {
-    const int left = curtainOn_ && !back_.none() ? curtainX() : 0;
-    p.setOpacity(0.6);
-    paintPicture(p, veil_, QRect(left, 0, width() - left, height()), wanted);
-    p.setOpacity(1);
-  }
+  const QRectF front = frontPane();
+  if (front.left() > 0) paintPane(p, QRectF(0, 0, front.width(), height()), back_, wanted);
+  paintPane(p, front, peeking_ && !back_.none() ? back_ : front_, wanted);
   tiles_.want(wanted, crs_);
   p.setRenderHint(QPainter::Antialiasing);
-  paintShapes(p);
-  paintPoints(p);
-  if (mark_) {
-    const QPointF c = toScreen(*mark_);
-    const double half = std::max(5.0, markSize_ / scale_ / 2);
-    p.setBrush(Qt::NoBrush);
-    p.setPen(QPen(QColor(0, 0, 0, 160), 4));
-    p.drawRect(QRectF(c.x() - half, c.y() - half, 2 * half, 2 * half));
-    p.setPen(QPen(Qt::white, 2));
-    p.drawRect(QRectF(c.x() - half, c.y() - half, 2 * half, 2 * half));
-  }
   paintDrawing(p);
   if (bare_) return;
-  if (curtainOn_ && !back_.none() && !peeking_) paintCurtain(p);
+  if (mode_ == Mode::Curtain && two()) paintCurtain(p);
+  if (front.left() > 0) p.fillRect(QRectF(front.left() - 1, 0, 2, height()), tokens().panel);
   paintTitles(p);
-  paintScaleBar(p);
+  const Inks inks = viewInks();
+  paintScaleBar(p, QPointF(16, height() - 12), 130, crs_, centre_, scale_, inks);
+  const double north = northAngle(crs_, centre_);
+  if (std::abs(north) > 1) paintNorth(p, QPointF(190, height() - 30), north, inks);
   if (hasFocus()) {
     p.setPen(QPen(tokens().accent, 1));
     p.setBrush(Qt::NoBrush);
@@ -231,8 +266,64 @@ void MapView::paintEvent(QPaintEvent*) {
   }
 }
 
+/// The back picture in a round glass, three times as large.
+void MapView::paintLoupe(QPainter& p, Wanted& wanted) {
+  if (!inside_) return;
+  constexpr double kRadius = 105, kTimes = 3;
+  const Place under = toMap(mouse_), kept = centre_;
+  const double keptScale = scale_;
+  p.save();
+  QPainterPath glass;
+  glass.addEllipse(mouse_, kRadius, kRadius);
+  p.setClipPath(glass);
+  p.fillPath(glass, tokens().around);
+  scale_ = keptScale / kTimes;
+  centre_ = {under.x + (kept.x - under.x) / kTimes, under.y + (kept.y - under.y) / kTimes};
+  paintPicture(p, back_, glass.boundingRect().toAlignedRect() & rect(), wanted);
+  scale_ = keptScale, centre_ = kept;
+  p.restore();
+  p.setRenderHint(QPainter::Antialiasing);
+  p.setBrush(Qt::NoBrush);
+  p.setPen(QPen(QColor(0, 0, 0, 150), 5));
+  p.drawEllipse(mouse_, kRadius, kRadius);
+  p.setPen(QPen(Qt::white, 2));
+  p.drawEllipse(mouse_, kRadius, kRadius);
+}
+
+void MapView::paintMark(QPainter& p) {
+  if (!mark_) return;
+  const QPointF c = toScreen(*mark_);
+  const double half = std::max(5.0, markSize_ / scale_ / 2);
+  p.setBrush(Qt::NoBrush);
+  p.setPen(QPen(QColor(0, 0, 0, 160), 4));
+  p.drawRect(QRectF(c.x() - half, c.y() - half, 2 * half, 2 * half));
+  p.setPen(QPen(Qt::white, 2));
+  p.drawRect(QRectF(c.x() - half, c.y() - half, 2 * half, 2 * half));
+}
+
+void MapView::paintPins(QPainter& p) {
+  p.setFont(figureFont(8.5));
+  for (size_t i = 0; i < pins_.size(); ++i) {
+    const QPointF c = toScreen(pins_[i]);
+    const QPointF head = c - QPointF(0, 20);
+    p.setPen(QPen(QColor(0, 0, 0, 160), 4));
+    p.drawLine(c, head);
+    p.setPen(QPen(Qt::white, 1.5));
+    p.drawLine(c, head);
+    p.setPen(QPen(QColor(0, 0, 0, 160), 1.5));
+    p.setBrush(toQt(suggestedColour(i)));
+    p.drawEllipse(head, 8.5, 8.5);
+    p.setPen(toQt(suggestedColour(i)).lightnessF() > 0.5 ? Qt::black : Qt::white);
+    p.drawText(QRectF(head.x() - 9, head.y() - 9, 18, 18), Qt::AlignCenter, QString::number(i + 1));
+  }
+}
+
 bool MapView::complete() const {
   return tiles_.idle();
+}
+
+bool MapView::anything() const {
+  return tiles_.has(front_.key);
 }
 
 void MapView::paintEmpty(QPainter& p) {
@@ -258,15 +349,24 @@ void MapView::paintShapes(QPainter& p) {
     QColor fill = s.colour;
     fill.setAlpha(70);
     p.setBrush(s.filled ? QBrush(fill) : QBrush(Qt::NoBrush));
-    p.setPen(QPen(QColor(0, 0, 0, 110), s.chosen ? 4.5 : 3.2));
+    p.setPen(QPen(QColor(0, 0, 0, 110), (s.chosen ? 3 : 1.7) + s.width));
     if (!s.dashed) p.drawPath(path);
-    QPen pen(s.chosen   ? tokens().accent
-             : s.filled ? QColor(Qt::white)
-                        : s.colour,
-             s.chosen ? 2.4 : 1.5);
+    QPen pen(s.chosen           ? tokens().accent
+             : s.line.isValid() ? s.line
+                                : s.colour,
+             s.chosen ? 2.4 : s.width);
     if (s.dashed) pen.setDashPattern({5, 4});
     p.setPen(pen);
     p.drawPath(path);
+    if (!s.label.isEmpty()) {
+      p.setFont(textFont(9));
+      QPainterPath label;
+      const QPointF middle = path.boundingRect().center();
+      label.addText(middle.x() - p.fontMetrics().horizontalAdvance(s.label) / 2.0, middle.y() + 4,
+                    p.font(), s.label);
+      p.strokePath(label, QPen(viewInks().halo, 3));
+      p.fillPath(label, tokens().text);
+    }
     if (!s.chosen) continue;
     p.setBrush(Qt::white);
     p.setPen(Qt::NoPen);
@@ -333,112 +433,45 @@ void MapView::paintDrawing(QPainter& p) {
   p.drawText(at, Qt::AlignCenter, hint);
 }
 
-void MapView::paintKey(QPainter& p, const Picture& picture, bool atRight, int top) {
-  p.setFont(textFont(9.5));
-  const QFontMetrics m = p.fontMetrics();
-  if (picture.kind == Picture::Kind::Classes) {
-    int wide = 0;
-    for (const auto& c : picture.legend.classes)
-      wide = std::max(wide, m.horizontalAdvance(q(c.name)));
-    const int row = 21, h = row * static_cast<int>(picture.legend.classes.size()) + 12,
-              w = wide + 46;
-    const QRectF box(atRight ? width() - 12 - w : 12, top + 34, w, h);
-    p.setPen(Qt::NoPen);
-    p.setBrush(tokens().overlay);
-    p.drawRoundedRect(box, 4, 4);
-    double y = box.top() + 6;
-    for (const auto& c : picture.legend.classes) {
-      const bool dim = picture.onlyClass != 0 && picture.onlyClass != c.code;
-      p.setOpacity(dim ? 0.4 : 1);
-      p.setBrush(toQt(c.colour));
-      p.setPen(Qt::NoPen);
-      p.drawRoundedRect(QRectF(box.left() + 10, y + 5, 11, 11), 2, 2);
-      p.setPen(tokens().text);
-      p.drawText(QRectF(box.left() + 29, y, wide + 10, row), Qt::AlignVCenter, q(c.name));
-      p.setOpacity(1);
-      keyRows_.emplace_back(QRectF(box.left(), y, box.width(), row), c.code);
-      y += row;
-    }
-  }
+void MapView::paintTitle(QPainter& p, const Picture& picture, const QRectF& pane, bool atRight) {
+  if (picture.none()) return;
+  p.setFont(textFont(9.5, QFont::Medium));
+  const QString text =
+      picture.detail.isEmpty() ? picture.title : picture.title + " · " + picture.detail;
+  const Overview* o = tiles_.overview(picture.key);
+  const bool ramped = hasRamp(picture) && o != nullptr;
+  const int wide = p.fontMetrics().horizontalAdvance(text);
+  const QString range =
+      ramped ? compact(o->stretch.low[0]) + "…" + compact(o->stretch.high[0]) : "";
+  const double w =
+      wide + 20 + (ramped ? 112 + QFontMetrics(figureFont(9)).horizontalAdvance(range) : 0);
+  const QRectF box(atRight ? pane.right() - w - 12 : pane.left() + 12, 12, w, 27);
+  p.setPen(Qt::NoPen);
+  p.setBrush(viewInks().box);
+  p.drawRoundedRect(box, 4, 4);
+  p.setPen(tokens().text);
+  p.drawText(box.adjusted(10, 0, 0, 0), Qt::AlignVCenter, text);
+  if (ramped)
+    paintRamp(p, picture, o->stretch, {box.left() + wide + 20, box.top()}, box.height(),
+              viewInks());
+  const auto rows =
+      paintKey(p, picture, o == nullptr ? nullptr : &o->stretch,
+               {atRight ? pane.right() - 12 : pane.left() + 12, 46}, atRight, viewInks());
+  keyRows_.insert(keyRows_.end(), rows.begin(), rows.end());
 }
 
 void MapView::paintTitles(QPainter& p) {
   keyRows_.clear();
-  const auto draw = [&](const Picture& picture, bool atRight) {
-    if (picture.none()) return;
-    const QFont bold = textFont(9.5, QFont::Medium);
-    p.setFont(bold);
-    const QString text =
-        picture.detail.isEmpty() ? picture.title : picture.title + " · " + picture.detail;
-    const bool scaled =
-        picture.kind == Picture::Kind::Index || picture.kind == Picture::Kind::Formula;
-    const Overview* o = tiles_.overview(picture.key);
-    QString range;
-    if (scaled && o != nullptr)
-      range = compact(o->stretch.low[0]) + "…" + compact(o->stretch.high[0]);
-    const int textWide = p.fontMetrics().horizontalAdvance(text);
-    const int rangeWide =
-        range.isEmpty() ? 0 : QFontMetrics(figureFont(9)).horizontalAdvance(range);
-    const int w = textWide + 20 + (scaled ? 100 + rangeWide + 16 : 0);
-    const QRectF box(atRight ? width() - w - 12 : 12, 12, w, 27);
-    p.setPen(Qt::NoPen);
-    p.setBrush(tokens().overlay);
-    p.drawRoundedRect(box, 4, 4);
-    p.setPen(tokens().text);
-    p.drawText(box.adjusted(10, 0, 0, 0), Qt::AlignVCenter, text);
-    if (scaled) {
-      const auto& colours = ramp(picture.ramp);
-      const double x = box.left() + 10 + textWide + 10;
-      for (int i = 0; i < 90; ++i)
-        p.fillRect(QRectF(x + i, box.top() + 8, 1.2, 11),
-                   QColor(colours[static_cast<size_t>(i * 255 / 89)]));
-      p.setFont(figureFont(9));
-      p.drawText(QRectF(x + 98, box.top(), rangeWide + 10, box.height()), Qt::AlignVCenter, range);
-    }
-    paintKey(p, picture, atRight, 12);
-  };
-  if (curtainOn_ && !back_.none() && !peeking_) {
-    draw(back_, false);
-    draw(front_, true);
+  const QRectF front = frontPane();
+  if (mode_ == Mode::Curtain && two()) {
+    paintTitle(p, back_, rect(), false);
+    paintTitle(p, front_, rect(), true);
+  } else if (front.left() > 0) {
+    paintTitle(p, back_, QRectF(0, 0, front.width(), height()), false);
+    paintTitle(p, front_, front, false);
   } else {
-    draw(peeking_ && !back_.none() ? back_ : front_, false);
+    paintTitle(p, peeking_ && !back_.none() ? back_ : front_, rect(), false);
   }
-}
-
-double MapView::metresPerUnit() const {
-  if (crs_.empty()) return 0;
-  if (crsIsGeographic(crs_)) return 111320 * std::cos(centre_.y * std::numbers::pi / 180);
-  return crsMetresPerUnit(crs_);
-}
-
-void MapView::paintScaleBar(QPainter& p) {
-  const double unit = metresPerUnit();
-  const double perPixel = (unit > 0 ? unit : 1) * scale_;
-  const double most = 130 * perPixel;
-  double length = std::pow(10, std::floor(std::log10(most)));
-  if (length * 5 <= most)
-    length *= 5;
-  else if (length * 2 <= most)
-    length *= 2;
-  const double w = length / perPixel;
-  const QString text = unit <= 0        ? compact(length) + " pixels"
-                       : length >= 1000 ? QString::number(length / 1000) + " km"
-                                        : QString::number(length) + " m";
-  const double y = height() - 34, x = 16;
-  // Readable on any picture, and on the empty ground beside it.
-  const QColor ink = tokens().text;
-  QColor halo = tokens().around;
-  halo.setAlpha(190);
-  const QPolygonF bar({QPointF(x, y - 5), QPointF(x, y), QPointF(x + w, y), QPointF(x + w, y - 5)});
-  p.setBrush(Qt::NoBrush);
-  p.setPen(QPen(halo, 4));
-  p.drawPolyline(bar);
-  p.setPen(QPen(ink, 1.6));
-  p.drawPolyline(bar);
-  QPainterPath path;
-  path.addText(x, y + 18, textFont(9.5), text);
-  p.strokePath(path, QPen(halo, 3));
-  p.fillPath(path, ink);
 }
 
 void MapView::paintCurtain(QPainter& p) {
@@ -454,7 +487,7 @@ void MapView::paintCurtain(QPainter& p) {
 }
 
 bool MapView::nearCurtain(QPointF p) const {
-  return curtainOn_ && !back_.none() && !bare_ && std::abs(p.x() - curtainX()) < 8;
+  return mode_ == Mode::Curtain && two() && !bare_ && std::abs(p.x() - curtainX()) < 8;
 }
 
 void MapView::mousePressEvent(QMouseEvent* e) {
@@ -468,6 +501,7 @@ void MapView::mousePressEvent(QMouseEvent* e) {
 
 void MapView::mouseMoveEvent(QMouseEvent* e) {
   mouse_ = e->position();
+  inside_ = true;
   if (draggingCurtain_) {
     curtainAt_ = std::clamp(mouse_.x() / width(), 0.02, 0.98);
     return update();
@@ -482,11 +516,14 @@ void MapView::mouseMoveEvent(QMouseEvent* e) {
   } else if (tool_ == Tool::Look) {
     setCursor(nearCurtain(mouse_) ? Qt::SplitHCursor : Qt::ArrowCursor);
   }
-  if (tool_ == Tool::DrawArea) update();
+  if (tool_ == Tool::DrawArea || mode_ == Mode::Loupe) update();
   Q_EMIT hovered(toMap(mouse_));
 }
 
 void MapView::mouseReleaseEvent(QMouseEvent* e) {
+  if (e->button() == Qt::RightButton)
+    for (const auto& row : keyRows_)
+      if (row.code != 0 && row.box.contains(e->position())) return Q_EMIT hideClassAsked(row.code);
   if (!pressedHere_) return;
   const bool wasClick = !panning_ && !draggingCurtain_ && e->button() == Qt::LeftButton;
   panning_ = draggingCurtain_ = pressedHere_ = false;
@@ -495,9 +532,17 @@ void MapView::mouseReleaseEvent(QMouseEvent* e) {
     drawing_.push_back(toMap(e->position()));
     return update();
   }
-  for (const auto& [box, code] : keyRows_)
-    if (box.contains(e->position())) return Q_EMIT onlyClassAsked(code);
+  for (const auto& row : keyRows_) {
+    if (row.code == 0 || !row.box.contains(e->position())) continue;
+    if (e->modifiers() & Qt::ControlModifier) return Q_EMIT hideClassAsked(row.code);
+    return Q_EMIT onlyClassAsked(row.code);
+  }
+  for (size_t i = 0; i < pins_.size() && tool_ == Tool::Look; ++i)
+    if ((toScreen(pins_[i]) - QPointF(0, 20) - e->position()).manhattanLength() < 11)
+      return Q_EMIT unpinAsked(static_cast<int>(i));
   Q_EMIT clicked(toMap(e->position()));
+  if (tool_ == Tool::Look && e->modifiers() == Qt::NoModifier)
+    Q_EMIT pinAsked(toMap(e->position()));
 }
 
 void MapView::mouseDoubleClickEvent(QMouseEvent* e) {
@@ -540,9 +585,9 @@ void MapView::keyPressEvent(QKeyEvent* e) {
       return changed();
     case Qt::Key_Plus:
     case Qt::Key_Equal:
-      return zoomBy(1 / 1.4, QPointF(width() / 2.0, height() / 2.0));
+      return zoomBy(1 / 1.4, frontPane().center());
     case Qt::Key_Minus:
-      return zoomBy(1.4, QPointF(width() / 2.0, height() / 2.0));
+      return zoomBy(1.4, frontPane().center());
     case Qt::Key_ParenRight:
     case Qt::Key_0:
       if (e->modifiers() & Qt::ShiftModifier) {
@@ -553,11 +598,14 @@ void MapView::keyPressEvent(QKeyEvent* e) {
       return fit();
     case Qt::Key_X:
       return Q_EMIT swapAsked();
+    case Qt::Key_P:
+      if (inside_) return Q_EMIT pinAsked(toMap(mouse_));
+      break;
     case Qt::Key_QuoteLeft:
       peeking_ = true;
       return update();
     case Qt::Key_Escape:
-      if (tool_ == Tool::DrawArea) return setTool(Tool::Look);
+      if (tool_ != Tool::Look) return setTool(Tool::Look);
       break;
     case Qt::Key_Backspace:
       if (tool_ == Tool::DrawArea && !drawing_.empty()) {
@@ -589,6 +637,8 @@ void MapView::keyReleaseEvent(QKeyEvent* e) {
 }
 
 void MapView::leaveEvent(QEvent*) {
+  inside_ = false;
+  if (mode_ == Mode::Loupe) update();
   Q_EMIT left();
 }
 

@@ -2,6 +2,7 @@
 #include <QWidget>
 
 #include "outline/layer.h"
+#include "view/furniture.h"
 #include "view/tile_store.h"
 
 namespace zp {
@@ -10,8 +11,10 @@ namespace zp {
 struct ViewShape {
   Shape shape;
   QColor colour;
+  QColor line = {};  // of the edge, where it is not that of the whole
   bool dashed = false, filled = false, chosen = false;
   QString label;
+  double width = 1.5;
 };
 
 /// A point over the pictures: planned, right (small disc) or wrong (ring around a dot).
@@ -21,12 +24,15 @@ struct ViewPoint {
   bool chosen = false;
 };
 
-/// The view: a front and a back picture, whole or parted by the curtain, with outlines and points
-/// over both. x grows to the right and y upwards, in the view's reference system.
+/// The view: a front and a back picture, alone or together, with outlines and points over both. x
+/// grows to the right and y upwards, in the view's reference system.
 class MapView : public QWidget {
   Q_OBJECT
  public:
-  enum class Tool { Look, DrawArea };
+  enum class Tool { Look, DrawArea, Pick };  // Pick: clicks are somebody's, and pin nothing
+  /// Front alone; parted by the curtain; back and front side by side at the same place and scale;
+  /// or the back one, enlarged, in a round glass at the pointer.
+  enum class Mode { Front, Curtain, SideBySide, Loupe };
 
   explicit MapView(TileStore& tiles, QWidget* parent = nullptr);
 
@@ -39,8 +45,8 @@ class MapView : public QWidget {
   /// Laid over the front picture, half transparent: what is only looked at, such as a mask.
   void setVeil(const Picture& p);
   const Picture& veil() const { return veil_; }
-  void setCurtain(bool on);
-  bool curtain() const { return curtainOn_; }
+  void setMode(Mode mode);
+  Mode mode() const { return mode_; }
   void setShapes(std::vector<ViewShape> shapes);
   void setPoints(std::vector<ViewPoint> points);
   void setTool(Tool tool);
@@ -60,9 +66,14 @@ class MapView : public QWidget {
   double unitsPerPixel() const { return scale_; }
   Extent visible() const;
   Place toMap(QPointF p) const;
+  /// In the front picture's part of the view.
   QPointF toScreen(Place p) const;
+  /// Places that are marked with a number, such as pinned ones.
+  void setPins(std::vector<Place> pins);
   /// Every tile of what is shown has been painted.
   bool complete() const;
+  /// A first tile of the front picture, coarse or fine, has been painted.
+  bool anything() const;
 
  Q_SIGNALS:
   void hovered(zp::Place place);
@@ -72,7 +83,11 @@ class MapView : public QWidget {
   void toolChanged();
   void moved();
   void swapAsked();
+  /// A plain click, or P over a place: its profile is to stay.
+  void pinAsked(zp::Place place);
+  void unpinAsked(int index);
   void onlyClassAsked(int code);
+  void hideClassAsked(int code);
   void filesDropped(const QStringList& files);
 
  protected:
@@ -89,17 +104,25 @@ class MapView : public QWidget {
 
  private:
   using Wanted = std::vector<std::pair<Picture, TileId>>;
+  /// Both pictures are there to be seen together.
+  bool two() const { return !back_.none() && !peeking_; }
+  QRectF frontPane() const;
+  /// Where back and front stand side by side, the one under a point; else the whole.
+  QRectF paneAt(QPointF p) const;
+  void paintPane(QPainter& p, const QRectF& pane, const Picture& picture, Wanted& wanted);
   void paintPicture(QPainter& p, const Picture& picture, const QRect& clip, Wanted& wanted);
+  void paintOver(QPainter& p, const Picture& picture, const QRect& clip, Wanted& wanted);
+  void paintLoupe(QPainter& p, Wanted& wanted);
   void paintShapes(QPainter& p);
   void paintPoints(QPainter& p);
+  void paintMark(QPainter& p);
+  void paintPins(QPainter& p);
   void paintDrawing(QPainter& p);
   void paintTitles(QPainter& p);
-  void paintKey(QPainter& p, const Picture& picture, bool atRight, int top);
-  void paintScaleBar(QPainter& p);
+  void paintTitle(QPainter& p, const Picture& picture, const QRectF& pane, bool atRight);
   void paintCurtain(QPainter& p);
   void paintEmpty(QPainter& p);
   void zoomBy(double factor, QPointF around);
-  double metresPerUnit() const;
   bool nearCurtain(QPointF p) const;
   int curtainX() const { return static_cast<int>(width() * curtainAt_); }
   void changed();
@@ -107,7 +130,9 @@ class MapView : public QWidget {
   TileStore& tiles_;
   std::string crs_;
   Picture front_, back_, veil_;
-  bool curtainOn_ = false, peeking_ = false, bare_ = false, fitted_ = false, keepFitted_ = false;
+  Mode mode_ = Mode::Front;
+  QRectF pane_;  // that is painted now; empty between paintings
+  bool peeking_ = false, bare_ = false, fitted_ = false, keepFitted_ = false, inside_ = false;
   double curtainAt_ = 0.5;
   Place centre_;
   double scale_ = 1;
@@ -121,7 +146,10 @@ class MapView : public QWidget {
   QString emptyTitle_, emptyText_;
   std::optional<Place> mark_;
   double markSize_ = 0;
-  std::vector<std::pair<QRectF, int>> keyRows_;
+  std::vector<KeyRow> keyRows_;
+  std::vector<Place> pins_;
+  QString
+      staleKey_;  // of the front picture as it was displayed before: shown until it is repainted
 };
 
 }  // namespace zp

@@ -4,12 +4,16 @@
 #include <cmath>
 
 #include "base/error.h"
+#include "outline/scanline.h"
+#include "outline/shape_json.h"
 #include "view/ramp.h"
 
 namespace zp {
 namespace {
 
 constexpr float kNan = std::numeric_limits<float>::quiet_NaN();
+constexpr QChar kDisplaySign(0x1f);  // parts a key's pixels from how they are displayed
+constexpr QRgb kLit = 0xffff5ad2u;   // a pink that no land cover wears
 
 float toDecibels(float power) {
   return power > 0 ? 10 * std::log10(power) : kNan;
@@ -106,6 +110,28 @@ Picture compositePicture(const std::string& id, const Scene& scene, std::array<s
   return p;
 }
 
+Picture displayed(Picture p, const Display& display) {
+  p.display = display;
+  p.key = p.key.section(kDisplaySign, 0, 0);
+  if (display.plain()) return p;
+  const std::string text = toJson(display).dump();
+  size_t hash = std::hash<std::string>{}(text);
+  for (const auto& s : display.part)
+    hash = hash * 31 + std::hash<std::string>{}(shapeJson(s).dump());
+  p.key += kDisplaySign + QString::number(hash, 16);
+  return p;
+}
+
+QRgb colourOf(const std::array<QRgb, 256>& ramp, const Stretch& s, float v) {
+  if (s.edges.empty())
+    return ramp[static_cast<size_t>(level(v, s.low[0], s.high[0]))] | 0xff000000u;
+  // A step has the colour of its middle.
+  const auto inner = s.edges.begin() + 1, last = s.edges.end() - 1;
+  const auto step = static_cast<size_t>(std::upper_bound(inner, last, v) - inner);
+  const double middle = (static_cast<double>(step) + 0.5) / static_cast<double>(s.edges.size() - 1);
+  return ramp[static_cast<size_t>(middle * 255 + 0.5)] | 0xff000000u;
+}
+
 Grid gridOf(const Picture& p) {
   if (p.kind == Picture::Kind::None) return {};
   if (p.kind == Picture::Kind::Composite) return p.scene.grid;
@@ -139,36 +165,109 @@ PicturePainter::Source& PicturePainter::source(const Picture& p) {
   return *open_.back().second;
 }
 
+namespace {
+
+/// Values of a part of a picture that are looked at for its stretch: its window, and in the
+/// channels NaN outside the part's shapes.
+struct Part {
+  Window window;
+  std::vector<Shape> shapes;
+};
+
+Part partOf(const Picture& p, const Grid& grid) {
+  Part part{{0, 0, grid.width, grid.height}, p.display.part};
+  if (part.shapes.empty()) return part;
+  const bool both = !p.display.partCrs.empty() && !grid.crs.empty();
+  const CrsChange change(both ? p.display.partCrs : "", both ? grid.crs : "");
+  double left = grid.width, top = grid.height, right = 0, bottom = 0;
+  for (auto& shape : part.shapes)
+    for (auto& ring : shape.rings)
+      for (auto& place : ring) {
+        change.apply(place);
+        const Place at = grid.toPixel(place);
+        left = std::min(left, at.x), right = std::max(right, at.x);
+        top = std::min(top, at.y), bottom = std::max(bottom, at.y);
+      }
+  const int x0 = std::clamp(static_cast<int>(std::floor(left)), 0, grid.width - 1),
+            y0 = std::clamp(static_cast<int>(std::floor(top)), 0, grid.height - 1);
+  part.window = {x0, y0, std::clamp(static_cast<int>(std::ceil(right)), x0 + 1, grid.width) - x0,
+                 std::clamp(static_cast<int>(std::ceil(bottom)), y0 + 1, grid.height) - y0};
+  return part;
+}
+
+void keepInside(const Part& part, const Grid& reduced, std::vector<float>& values) {
+  if (part.shapes.empty()) return;
+  std::vector<uint8_t> inside;
+  InsideMask(part.shapes, reduced).fill({0, 0, reduced.width, reduced.height}, inside);
+  for (size_t i = 0; i < values.size(); ++i)
+    if (inside[i] == 0) values[i] = kNan;
+}
+
+void fullRange(const Histogram& h, float& low, float& high) {
+  low = static_cast<float>(h.statistics.min), high = static_cast<float>(h.statistics.max);
+  if (!(high > low)) high = low + 1e-6f + std::abs(low) * 1e-6f;
+}
+
+/// The edges of the steps of a classed display.
+std::vector<float> edgesOf(const Display& d, const Stretch& s, std::vector<float> values) {
+  std::vector<float> edges;
+  if (d.steps == Display::Steps::None) return edges;
+  std::erase_if(values, [](float v) { return std::isnan(v); });
+  std::sort(values.begin(), values.end());
+  for (int i = 0; i <= d.count; ++i) {
+    const double share = static_cast<double>(i) / d.count;
+    const auto at = static_cast<size_t>(share * static_cast<double>(values.size() - 1));
+    edges.push_back(d.steps == Display::Steps::EqualCounts && !values.empty()
+                        ? values[at]
+                        : s.low[0] + static_cast<float>(share) * (s.high[0] - s.low[0]));
+  }
+  return edges;
+}
+
+}  // namespace
+
 Overview PicturePainter::overview(const Picture& p) {
   Overview o;
   if (p.none()) return o;
   const Source& s = source(p);
   if (s.classes) return o;
-  const double shrink = std::max(1.0, std::sqrt(static_cast<double>(s.grid.pixels()) / 300000.0));
-  const int w = std::max(1, static_cast<int>(s.grid.width / shrink)),
-            h = std::max(1, static_cast<int>(s.grid.height / shrink));
+  const Part part = partOf(p, s.grid);
+  const Window& window = part.window;
+  const double shrink = std::max(1.0, std::sqrt(static_cast<double>(window.pixels()) / 300000.0));
+  const int w = std::max(1, static_cast<int>(window.width / shrink)),
+            h = std::max(1, static_cast<int>(window.height / shrink));
   std::vector<std::vector<float>> channels;
   std::vector<uint16_t> codes;
-  s.read(p, {0, 0, s.grid.width, s.grid.height}, w, h, channels, codes);
-  for (size_t c = 0; c < std::min<size_t>(3, channels.size()); ++c)
-    percentiles(channels[c], o.stretch.low[c], o.stretch.high[c]);
-  if (p.ramp == "diverging" && channels.size() == 1 && o.stretch.low[0] < 0 &&
-      o.stretch.high[0] > 0) {
+  s.read(p, window, w, h, channels, codes);
+  const Grid reduced = pieceOf(s.grid, window, w, h);
+  Stretch& stretch = o.stretch;
+  for (size_t c = 0; c < std::min<size_t>(3, channels.size()); ++c) {
+    keepInside(part, reduced, channels[c]);
+    o.histograms.push_back(histogramOf(channels[c], 200));
+    if (p.display.range == Display::Range::Full)
+      fullRange(o.histograms[c], stretch.low[c], stretch.high[c]);
+    else
+      percentiles(channels[c], stretch.low[c], stretch.high[c]);
+  }
+  o.histogram = o.histograms[0];
+  if (p.ramp == "diverging" && channels.size() == 1 && stretch.low[0] < 0 && stretch.high[0] > 0) {
     // Its middle colour stands for zero.
-    const float reach = std::max(-o.stretch.low[0], o.stretch.high[0]);
-    o.stretch.low[0] = -reach, o.stretch.high[0] = reach;
+    const float reach = std::max(-stretch.low[0], stretch.high[0]);
+    stretch.low[0] = -reach, stretch.high[0] = reach;
   }
   if (isNaturalColour(p)) {
     // One range for red, green and blue, so that grey stays grey.
-    const float low = *std::min_element(o.stretch.low.begin(), o.stretch.low.end());
-    const float high = *std::max_element(o.stretch.high.begin(), o.stretch.high.end());
-    o.stretch.low.fill(low);
-    o.stretch.high.fill(high);
-    o.stretch.bright = p.scene.state != ValueState::RawCounts;
+    const float low = *std::min_element(stretch.low.begin(), stretch.low.end());
+    const float high = *std::max_element(stretch.high.begin(), stretch.high.end());
+    stretch.low.fill(low);
+    stretch.high.fill(high);
+    stretch.bright = p.scene.state != ValueState::RawCounts;
   }
+  if (p.display.range == Display::Range::ByHand)
+    stretch.low = p.display.low, stretch.high = p.display.high;
   for (size_t c = channels.size(); c < 3; ++c)
-    o.stretch.low[c] = o.stretch.low[0], o.stretch.high[c] = o.stretch.high[0];
-  o.histogram = histogramOf(channels[0], 200);
+    stretch.low[c] = stretch.low[0], stretch.high[c] = stretch.high[0];
+  if (channels.size() == 1) stretch.edges = edgesOf(p.display, stretch, channels[0]);
   return o;
 }
 
@@ -196,7 +295,7 @@ QImage PicturePainter::paint(const Picture& p, const Stretch& stretch, const Map
   if (s.classes) {
     classes.assign(65536, 0);
     for (const auto& c : p.legend.classes)
-      if (p.onlyClass == 0 || p.onlyClass == c.code)
+      if ((p.onlyClass == 0 || p.onlyClass == c.code) && p.display.hidden.count(c.code) == 0)
         classes[static_cast<size_t>(c.code)] = qRgb(c.colour.r, c.colour.g, c.colour.b);
   }
   std::array<int, 256> lifted;
@@ -220,9 +319,12 @@ QImage PicturePainter::paint(const Picture& p, const Stretch& stretch, const Map
       }
       const float v = channels[0][i];
       if (std::isnan(v)) continue;
+      if (p.display.lit) {
+        if (v >= p.display.low[0] && v <= p.display.high[0]) line[x] = kLit;
+        continue;
+      }
       if (channels.size() < 3) {
-        line[x] =
-            colours[static_cast<size_t>(level(v, stretch.low[0], stretch.high[0]))] | 0xff000000u;
+        line[x] = colourOf(colours, stretch, v);
         continue;
       }
       const float g = channels[1][i], bl = channels[2][i];

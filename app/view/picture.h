@@ -1,6 +1,7 @@
 #pragma once
 #include <QImage>
 #include <QRectF>
+#include <QRgb>
 #include <QString>
 #include <array>
 #include <memory>
@@ -10,6 +11,7 @@
 #include "index/compute_index.h"
 #include "index/histogram.h"
 #include "legend/legend.h"
+#include "view/display.h"
 
 namespace zp {
 
@@ -29,6 +31,7 @@ struct Picture {
   Legend legend;          // Classes
   int onlyClass = 0;      // Classes: show this one alone; 0 all
   bool decibels = false;  // Composite of backscatter in power
+  Display display;
 
   bool none() const { return kind == Kind::None; }
   bool singleBand() const { return bands[0] == bands[1] && bands[1] == bands[2]; }
@@ -37,20 +40,25 @@ struct Picture {
 /// Names the values of a scene: its files, and how their numbers are read.
 QString sceneKey(const Scene& scene);
 
+/// The picture displayed in another way, under a key of its own.
+Picture displayed(Picture picture, const Display& display);
+
 Picture compositePicture(const std::string& id, const Scene& scene, std::array<size_t, 3> bands,
                          const QString& title);
 
 /// Values at which a picture is darkest and brightest, channel by channel.
 struct Stretch {
   std::array<float, 3> low{0, 0, 0}, high{1, 1, 1};
-  bool bright = false;  // lifts dark values, as an eye or a camera does; for natural colour
+  bool bright = false;       // lifts dark values, as an eye or a camera does; for natural colour
+  std::vector<float> edges;  // of the steps of a classed display, rising; empty without steps
 };
 
 /// Values of a picture over the whole scene or file, coarsely: for the stretch, the range and the
 /// histogram of a preview.
 struct Overview {
   Stretch stretch;
-  Histogram histogram;  // of the first channel
+  Histogram histogram;                // of the first channel
+  std::vector<Histogram> histograms;  // of each
 };
 
 /// A piece of the map: centre-to-edge in map units, so that x grows to the right and y upwards.
@@ -75,5 +83,8 @@ class PicturePainter {
 };
 
 Grid gridOf(const Picture& picture);
+
+/// Grey levels and ramps in use: the colour of a value, as 0xffRRGGBB.
+QRgb colourOf(const std::array<QRgb, 256>& ramp, const Stretch& stretch, float value);
 
 }  // namespace zp

@@ -50,6 +50,11 @@ const Overview* TileStore::overview(const QString& key) const {
   return at == overviews_.end() ? nullptr : &at->second;
 }
 
+bool TileStore::has(const QString& key) const {
+  const auto at = tiles_.lower_bound({key, TileId{-10000, 0, 0}});
+  return at != tiles_.end() && at->first.first == key;
+}
+
 bool TileStore::idle() const {
   const std::lock_guard lock(mutex_);
   return queue_.empty() && working_ == 0;

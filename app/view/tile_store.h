@@ -35,6 +35,7 @@ class TileStore : public QObject {
   const QImage* tile(const QString& pictureKey, TileId id);
   /// Null until the picture has been looked over.
   const Overview* overview(const QString& pictureKey) const;
+  bool has(const QString& pictureKey) const;
   bool idle() const;
   void forget(const QString& pictureKey);
 

@@ -1,10 +1,41 @@
 #include "base/own_entries.h"
 
+#include <fmt/format.h>
+
 #include "base/data_folder.h"
+#include "base/error.h"
 
 namespace fs = std::filesystem;
 
 namespace zp {
+
+namespace {
+std::vector<std::string>& troubles() {
+  static std::vector<std::string> all;
+  return all;
+}
+}  // namespace
+
+const std::vector<std::string>& ownTroubles() {
+  return troubles();
+}
+
+void takeEntries(const Json& json, const std::string& name, const std::string& list,
+                 const std::function<void(const Json&)>& take) {
+  if (!json.is_object() || !json.contains(list) || !json[list].is_array())
+    throw Error(fmt::format("“{}” has no list “{}”; mend it or take it away.", name, list));
+  size_t n = 0;
+  for (const auto& entry : json[list]) {
+    ++n;
+    try {
+      take(entry);
+    } catch (const std::exception& e) {
+      const bool ours = dynamic_cast<const Error*>(&e) != nullptr;
+      throw Error(fmt::format("Entry {} of “{}” in “{}” is not right: {}", n, list, name,
+                              ours ? e.what() : "something is missing or of another kind."));
+    }
+  }
+}
 
 void readOwnEntries(const std::string& name, const std::string& format, const std::string& list,
                     const std::function<void(const Json&)>& take) {
@@ -12,10 +43,10 @@ void readOwnEntries(const std::string& name, const std::string& format, const st
   std::error_code ec;
   if (!fs::exists(file, ec)) return;
   try {
-    const Json json = readJson(file, format);
-    for (const auto& entry : json.at(list)) take(entry);
-  } catch (const std::exception&) {
+    takeEntries(readJson(file, format), file.string(), list, take);
+  } catch (const std::exception& e) {
     fs::rename(file, file.string() + ".damaged", ec);
+    troubles().push_back(fmt::format("{} It is kept as “{}.damaged”.", e.what(), file.string()));
   }
 }
 

@@ -102,4 +102,20 @@ bool CrsChange::apply(Place& place) const {
   return true;
 }
 
+std::optional<Extent> broughtTo(const Extent& e, const std::string& from, const std::string& to) {
+  const CrsChange change(from, to);
+  std::optional<Extent> out;
+  constexpr int kParts = 20;
+  for (int i = 0; i <= kParts; ++i) {
+    const double x = e.left + (e.right - e.left) * i / kParts,
+                 y = e.bottom + (e.top - e.bottom) * i / kParts;
+    for (Place p : {Place{x, e.bottom}, Place{x, e.top}, Place{e.left, y}, Place{e.right, y}}) {
+      if (!change.apply(p)) continue;
+      if (!out) out = Extent{p.x, p.y, p.x, p.y};
+      out->include(p);
+    }
+  }
+  return out;
+}
+
 }  // namespace zp

@@ -1,5 +1,6 @@
 #pragma once
 #include <memory>
+#include <optional>
 #include <string>
 
 #include "grid/grid.h"
@@ -35,5 +36,9 @@ class CrsChange {
   };
   std::unique_ptr<void, Deleter> change_;
 };
+
+/// What holds an extent in another system; nothing when no part of its edge has a counterpart.
+std::optional<Extent> broughtTo(const Extent& extent, const std::string& from,
+                                const std::string& to);
 
 }  // namespace zp

@@ -79,23 +79,66 @@ BandFacts factsOf(GDALRasterBand& band, int number, const std::string& path) {
   return f;
 }
 
-}  // namespace
+/// A file, and which of its variables.
+struct Variable {
+  std::string file, name;
+};
 
-RasterFile::RasterFile(const std::filesystem::path& path)
-    : path_(path), dataset_(nullptr, &closeDataset) {
+Variable variableOf(const std::string& path) {
+  const size_t at = path.rfind(".nc:");
+  if (at == std::string::npos || std::filesystem::exists(path)) return {path, ""};
+  return {path.substr(0, at + 3), path.substr(at + 4)};
+}
+
+using Dataset = std::unique_ptr<GDALDataset, void (*)(GDALDataset*)>;
+
+/// Error: missing, or not a raster.
+Dataset openRaster(const std::string& path) {
   startGdal();
-  requireLocalPath(path.string());
+  requireLocalPath(path);
+  const Variable v = variableOf(path);
   std::error_code ec;
-  if (!std::filesystem::exists(path, ec))
-    throw Error(fmt::format("“{}” does not exist; check the name.", path.string()));
-  GdalMessages messages;
-  dataset_.reset(static_cast<GDALDataset*>(
-      GDALOpenEx(path.c_str(), GDAL_OF_RASTER | GDAL_OF_READONLY, nullptr, nullptr, nullptr)));
-  if (!dataset_)
+  if (!std::filesystem::exists(v.file, ec))
+    throw Error(fmt::format("“{}” does not exist; check the name.", v.file));
+  const bool plain = (v.file + v.name).find('"') == std::string::npos;
+  const std::string name =
+      v.name.empty() ? path : fmt::format("NETCDF:\"{}\":{}", v.file, v.name);
+  Dataset dataset(nullptr, &closeDataset);
+  if (plain)
+    dataset.reset(static_cast<GDALDataset*>(GDALOpenEx(
+        name.c_str(), GDAL_OF_RASTER | GDAL_OF_READONLY, nullptr, nullptr, nullptr)));
+  if (!dataset)
     throw Error(
         fmt::format("“{}” is not a raster that can be read; choose a GeoTIFF or another "
                     "open raster format.",
-                    path.string()));
+                    path));
+  return dataset;
+}
+
+}  // namespace
+
+std::vector<std::filesystem::path> rastersIn(const std::filesystem::path& file) {
+  GdalMessages messages;
+  const Dataset dataset = openRaster(file.string());
+  if (dataset->GetRasterCount() > 0) return {file};
+  // SUBDATASET_1_NAME=NETCDF:"FILE":VARIABLE
+  std::vector<std::filesystem::path> parts;
+  const CSLConstList items = dataset->GetMetadata("SUBDATASETS");
+  for (int i = 1;; ++i) {
+    const char* item = CSLFetchNameValue(items, fmt::format("SUBDATASET_{}_NAME", i).c_str());
+    if (item == nullptr) break;
+    const std::string name(item);
+    if (name.rfind("NETCDF:", 0) == 0)
+      parts.push_back(file.string() + ":" + name.substr(name.rfind(':') + 1));
+  }
+  if (parts.empty()) return {file};
+  return parts;
+}
+
+RasterFile::RasterFile(const std::filesystem::path& path)
+    : path_(path), dataset_(nullptr, &closeDataset) {
+  GdalMessages messages;
+  dataset_ = openRaster(path.string());
   if (dataset_->GetRasterCount() == 0)
     throw Error(fmt::format("“{}” has no bands; choose another file.", path.string()));
   grid_.width = dataset_->GetRasterXSize();
@@ -106,6 +149,9 @@ RasterFile::RasterFile(const std::filesystem::path& path)
   if (grid_.georeferenced && wkt != nullptr) grid_.crs = wkt;
   for (int b = 1; b <= dataset_->GetRasterCount(); ++b)
     facts_.push_back(factsOf(*dataset_->GetRasterBand(b), b, path.string()));
+  if (const std::string variable = variableOf(path.string()).name; !variable.empty())
+    for (auto& f : facts_)
+      f.name = bands() == 1 ? variable : variable + f.name.substr(f.name.rfind(' '));
   dataset_->GetRasterBand(1)->GetBlockSize(&blockWidth_, &blockHeight_);
   // A file that was cut short is found out now, at its last pixel, rather than half way.
   float last = 0;

@@ -28,7 +28,11 @@ struct BandFacts {
   bool masked = false;                        // a mask or alpha band says where it has no data
 };
 
-/// A raster opened for reading. Values come as float32 with NaN for no data (its value, or where a
+/// The rasters in a file: itself, or, of a netCDF file with several variables, each as
+/// FILE.nc:VARIABLE. Error: not readable.
+std::vector<std::filesystem::path> rastersIn(const std::filesystem::path& file);
+
+/// A raster opened for reading. A variable of a netCDF file is named FILE.nc:VARIABLE. Values come as float32 with NaN for no data (its value, or where a
 /// mask or alpha band is 0); integers up to 16 bit are exact. Not to be shared between threads;
 /// open one a thread.
 class RasterFile {

@@ -28,6 +28,8 @@ IndexEntry entryFrom(const Json& e) {
   one.featured = e.value("featured", false);
   one.low = e.at("range").at(0);
   one.high = e.at("range").at(1);
+  if (!(one.low < one.high))
+    throw Error(fmt::format("The range of “{}” does not rise.", one.title));
   one.roles = parseFormula(one.formula, knownRoles()).variables;
   return one;
 }
@@ -44,9 +46,9 @@ constexpr const char* kFormat = "zany-patch-index-book";
 
 std::list<IndexEntry>& book() {
   static std::list<IndexEntry> all = [] {
-    std::list<IndexEntry> read;
-    const Json json = readJson(dataFile("indices.json"), kFormat);
-    for (const auto& e : json.at("indices")) read.push_back(entryFrom(e));
+    const auto file = dataFile("indices.json");
+    const auto shipped = indexEntriesFrom(readJson(file, kFormat), file.string());
+    std::list<IndexEntry> read(shipped.begin(), shipped.end());
     readOwnEntries("indices.json", kFormat, "indices", [&](const Json& e) {
       IndexEntry one = entryFrom(e);
       one.group = "own";
@@ -65,6 +67,12 @@ void writeOwn() {
 }
 
 }  // namespace
+
+std::vector<IndexEntry> indexEntriesFrom(const Json& json, const std::string& name) {
+  std::vector<IndexEntry> read;
+  takeEntries(json, name, "indices", [&](const Json& e) { read.push_back(entryFrom(e)); });
+  return read;
+}
 
 const std::list<IndexEntry>& indexBook() {
   return book();

@@ -16,6 +16,9 @@ struct IndexEntry {
   std::vector<std::string> roles;  // that it needs
 };
 
+/// Reads entries. Error: not the format, or which entry is wrong and how.
+std::vector<IndexEntry> indexEntriesFrom(const Json& json, const std::string& name);
+
 /// The shipped ones, then the user's own.
 const std::list<IndexEntry>& indexBook();
 /// Keeps an index of one's own for all studies; its id is made from its title. Error: no title, a
@@ -25,8 +28,8 @@ const IndexEntry& keepIndex(IndexEntry entry);
 void dropIndex(const std::string& id);
 /// Error with the nearest known id.
 const IndexEntry& indexEntry(const std::string& id);
-/// Entries that hold every word of `text`: in their names first, then in any of their texts, each in
-/// the order of the book. All of them for an empty text.
+/// Entries that hold every word of `text`: in their names first, then in any of their texts, each
+/// in the order of the book. All of them for an empty text.
 std::vector<const IndexEntry*> searchIndexBook(const std::string& text);
 /// The roles of an index that the scene lacks.
 std::vector<std::string> missingRoles(const IndexEntry& entry, const Scene& scene);

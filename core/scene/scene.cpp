@@ -10,6 +10,7 @@
 #include "base/text.h"
 #include "grid/regrid.h"
 #include "outline/shape_json.h"
+#include "scene/band_names.h"
 #include "scene/sensor.h"
 #include "scene/stac_item.h"
 
@@ -32,14 +33,7 @@ constexpr StateWords kStates[] = {
     {ValueState::Quantity, "quantity", "a quantity"},
     {ValueState::ClassCodes, "class-codes", "class codes"}};
 
-bool looksLikeRaster(const fs::path& file) {
-  static const std::vector<std::string> endings{".tif", ".tiff", ".jp2",  ".vrt",
-                                                ".png", ".jpg",  ".jpeg", ".nc"};
-  const std::string e = lowered(file.extension().string());
-  return std::find(endings.begin(), endings.end(), e) != endings.end();
-}
-
-std::vector<fs::path> rastersIn(const fs::path& folder) {
+std::vector<fs::path> filesIn(const fs::path& folder) {
   std::vector<fs::path> files;
   for (const auto& entry : fs::directory_iterator(folder))
     if (entry.is_regular_file() && looksLikeRaster(entry.path()) &&
@@ -52,17 +46,6 @@ std::vector<fs::path> rastersIn(const fs::path& folder) {
     throw Error(fmt::format("The folder “{}” holds no rasters; choose one with a file a band.",
                             folder.string()));
   return files;
-}
-
-std::string roleIn(const std::string& bandName) {
-  const std::string name = lowered(bandName);
-  const auto& known = knownRoles();
-  if (std::find(known.begin(), known.end(), name) != known.end()) return name;
-  // "scene_nir08": the part behind the last separator.
-  const size_t at = name.find_last_of("_- .");
-  if (at == std::string::npos) return "";
-  const std::string tail = name.substr(at + 1);
-  return std::find(known.begin(), known.end(), tail) != known.end() ? tail : "";
 }
 
 /// The size of a pixel of one grid against that of another.
@@ -127,6 +110,13 @@ void applyOptions(Scene& scene, const SceneOptions& options) {
 }
 
 }  // namespace
+
+bool looksLikeRaster(const fs::path& file) {
+  static const std::vector<std::string> endings{".tif", ".tiff", ".jp2",  ".vrt",
+                                                ".png", ".jpg",  ".jpeg", ".nc"};
+  const std::string e = lowered(file.extension().string());
+  return std::find(endings.begin(), endings.end(), e) != endings.end();
+}
 
 std::string idOf(ValueState s) {
   for (const auto& w : kStates)
@@ -203,7 +193,7 @@ Scene openScene(const fs::path& path, const SceneOptions& options) {
   std::error_code ec;
   Scene scene;
   if (fs::is_directory(path, ec)) {
-    scene = openScene(rastersIn(path));
+    scene = openScene(filesIn(path));
     scene.name =
         path.has_filename() ? path.filename().string() : path.parent_path().filename().string();
     if (const std::string date = dateIn(scene.name); !date.empty()) scene.date = date;
@@ -221,7 +211,15 @@ Scene openScene(const std::vector<fs::path>& files, const SceneOptions& options)
   Scene scene;
   scene.name = files[0].stem().string();
   scene.date = dateIn(scene.name);
-  for (const auto& file : files) appendBands(scene, file, files.size() > 1);
+  for (const auto& file : files) {
+    const auto parts = rastersIn(file);
+    for (const auto& part : parts) {
+      // Of the variables of one file, those on the grid of the first are its bands.
+      const bool other = parts.size() > 1 && !scene.bands.empty() &&
+                         !RasterFile(part).grid().sameAs(scene.grid);
+      if (!other) appendBands(scene, part, files.size() > 1);
+    }
+  }
   keepFirstOfEachRole(scene);
   applyOptions(scene, options);
   return scene;
@@ -260,12 +258,24 @@ void setRoles(Scene& scene, const std::map<std::string, int>& roles) {
   }
 }
 
-std::string dateIn(const std::string& name) {
+namespace {
+const std::regex& datePattern() {
   static const std::regex pattern(
       "((?:19|20)\\d\\d)[-_]?(0[1-9]|1[0-2])[-_]?(0[1-9]|[12]\\d|3[01])(?!\\d)");
+  return pattern;
+}
+}  // namespace
+
+std::string dateIn(const std::string& name) {
   std::smatch m;
-  if (!std::regex_search(name, m, pattern)) return "";
+  if (!std::regex_search(name, m, datePattern())) return "";
   return m.str(1) + "-" + m.str(2) + "-" + m.str(3);
+}
+
+std::string withoutDate(const std::string& name) {
+  std::smatch m;
+  if (!std::regex_search(name, m, datePattern())) return name;
+  return m.prefix().str() + m.suffix().str();
 }
 
 namespace {

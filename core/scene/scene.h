@@ -126,6 +126,10 @@ void setRoles(Scene& scene, const std::map<std::string, int>& roles);
 
 /// A date written in a file name (2031-07-18, 20310718), as ISO; "" when there is none.
 std::string dateIn(const std::string& fileName);
+std::string withoutDate(const std::string& fileName);
+
+/// By its ending: one of the open raster formats.
+bool looksLikeRaster(const std::filesystem::path& file);
 
 Json toJson(const Scene& scene, const std::filesystem::path& base);
 Scene sceneFrom(const Json& json, const std::filesystem::path& base);

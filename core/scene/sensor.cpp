@@ -2,15 +2,21 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
+#include <cmath>
+#include <numeric>
+
 #include "base/data_folder.h"
 #include "base/error.h"
 #include "base/own_entries.h"
 #include "base/text.h"
+#include "scene/band_names.h"
 
 namespace zp {
 namespace {
 
 constexpr const char* kFormat = "zany-patch-sensors";
+constexpr size_t kMostBands = 1000;
 
 Sensor sensorFrom(const Json& s) {
   Sensor one;
@@ -24,6 +30,12 @@ Sensor sensorFrom(const Json& s) {
   for (const auto& b : s.at("bands"))
     one.bands.push_back(
         {b.at("name"), b.value("role", ""), b.value("wavelength", 0.0), b.value("width", 0.0)});
+  if (one.bands.empty() || one.bands.size() > kMostBands)
+    throw Error(fmt::format("“{}” has {} bands.", one.title, one.bands.size()));
+  if (one.scale == 0 || !std::isfinite(one.scale) || !std::isfinite(one.offset))
+    throw Error(fmt::format("The scale of “{}” is 0 or no number.", one.title));
+  for (const auto& b : one.bands)
+    if (!b.role.empty()) requireRole(b.role);
   return one;
 }
 
@@ -41,9 +53,8 @@ Json toJson(const Sensor& s) {
 
 std::vector<Sensor>& presets() {
   static std::vector<Sensor> all = [] {
-    std::vector<Sensor> read;
-    const Json json = readJson(dataFile("sensors.json"), kFormat);
-    for (const auto& s : json.at("sensors")) read.push_back(sensorFrom(s));
+    const auto file = dataFile("sensors.json");
+    std::vector<Sensor> read = sensorsFrom(readJson(file, kFormat), file.string());
     readOwnEntries("sensors.json", kFormat, "sensors", [&](const Json& entry) {
       read.push_back(sensorFrom(entry));
       read.back().own = true;
@@ -60,7 +71,32 @@ void writeOwn() {
   writeOwnEntries("sensors.json", kFormat, "sensors", list);
 }
 
+/// Which band of a preset each band of a scene is: by name where all of them name one ("band 2" is
+/// no name), else by number. Nothing when neither fits.
+std::vector<size_t> fitted(const Sensor& preset, const Scene& scene) {
+  std::vector<size_t> by;
+  for (const auto& b : scene.bands)
+    for (size_t i = 0; i < preset.bands.size(); ++i)
+      if (b.name.rfind("band ", 0) != 0 &&
+          plainBand(preset.bands[i].name) == bandNameOf(b.name).band &&
+          std::find(by.begin(), by.end(), i) == by.end()) {
+        by.push_back(i);
+        break;
+      }
+  if (by.size() == scene.bands.size()) return by;
+  if (scene.bands.size() != preset.bands.size()) return {};
+  by.resize(scene.bands.size());
+  std::iota(by.begin(), by.end(), size_t{0});
+  return by;
+}
+
 }  // namespace
+
+std::vector<Sensor> sensorsFrom(const Json& json, const std::string& name) {
+  std::vector<Sensor> read;
+  takeEntries(json, name, "sensors", [&](const Json& s) { read.push_back(sensorFrom(s)); });
+  return read;
+}
 
 const std::vector<Sensor>& sensors() {
   return presets();
@@ -93,7 +129,7 @@ void dropSensor(const std::string& id) {
 }
 
 std::string whyNot(const Sensor& preset, const Scene& scene) {
-  if (scene.bands.size() != preset.bands.size())
+  if (fitted(preset, scene).empty())
     return fmt::format("The preset {} has {} bands, but “{}” has {}; set the roles band by band.",
                        preset.title, preset.bands.size(), scene.name, scene.bands.size());
   return {};
@@ -113,9 +149,10 @@ void applySensor(Scene& scene, const Sensor& preset) {
   if (const std::string why = whyNot(preset, scene); !why.empty()) throw Error(why);
   scene.sensor = preset.id;
   if (scene.state == ValueState::Unknown) scene.state = preset.state;
+  const auto by = fitted(preset, scene);
   for (size_t i = 0; i < scene.bands.size(); ++i) {
     auto& band = scene.bands[i];
-    const auto& p = preset.bands[i];
+    const auto& p = preset.bands[by[i]];
     band.name = p.name;
     band.role = p.role;
     band.wavelength = p.wavelength;

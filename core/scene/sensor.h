@@ -22,6 +22,9 @@ struct Sensor {
   ValueState state = ValueState::Unknown;
 };
 
+/// Reads presets. Error: not the format, or which preset is wrong and how.
+std::vector<Sensor> sensorsFrom(const Json& json, const std::string& name);
+
 /// The shipped presets, then the user's own.
 const std::vector<Sensor>& sensors();
 /// Keeps the bands, scale, offset and state of a scene as a preset of one's own. Error: no title,

@@ -87,12 +87,26 @@ Json qualityAsset(const QualityBand& q, const std::string& href) {
 
 }  // namespace
 
+fs::path stacFile(const std::string& href, const fs::path& folder) {
+  const std::string local = href.rfind("file://", 0) == 0 ? href.substr(7) : href;
+  requireLocalPath(local);
+  return (folder / local).lexically_normal();
+}
+
 Scene openStacItem(const fs::path& item) {
   const Json json = readJson(item);
-  if (!json.is_object() || json.value("type", "") != "Feature" || !json.contains("assets") ||
+  if (!json.is_object() || json.value("type", Json()) != "Feature" || !json.contains("assets") ||
       !json["assets"].is_object())
     throw Error(fmt::format("“{}” is not a STAC item; choose one with “assets”.", item.string()));
+  Scene scene = sceneOfStacItem(json, item.parent_path());
+  if (scene.name.empty()) scene.name = item.stem().string();
+  return scene;
+}
+
+Scene sceneOfStacItem(const Json& json, const fs::path& folder) {
   Scene scene;
+  const Json id = json.value("id", Json());
+  const std::string name = id.is_string() ? id.get<std::string>() : "";
   try {
     std::vector<fs::path> files;
     std::map<fs::path, const Json*> assetOf;
@@ -100,9 +114,7 @@ Scene openStacItem(const fs::path& item) {
     for (const auto& [key, asset] : json["assets"].items()) {
       const bool flags = isQuality(asset);
       if (!isData(asset) && !flags) continue;
-      const auto href = asset.at("href").get<std::string>();
-      requireLocalPath(href);
-      const fs::path file = item.parent_path() / href;
+      const fs::path file = stacFile(asset.at("href").get<std::string>(), folder);
       if (flags) {
         quality = qualityFrom(asset, file);
       } else if (assetOf.emplace(file, &asset).second) {
@@ -113,7 +125,7 @@ Scene openStacItem(const fs::path& item) {
     for (auto& band : scene.bands)
       describe(band, *assetOf.at(band.file), static_cast<size_t>(band.number - 1));
     scene.quality = quality;
-    scene.name = json.value("id", item.stem().string());
+    scene.name = name;
     const Json properties = json.value("properties", Json::object());
     if (properties.contains("datetime") && properties["datetime"].is_string())
       scene.date = properties["datetime"].get<std::string>().substr(0, 10);
@@ -125,11 +137,10 @@ Scene openStacItem(const fs::path& item) {
     throw Error(
         fmt::format("The assets of the STAC item “{}” are not as the standard says; check "
                     "“href” and “eo:bands”.",
-                    item.string()));
+                    name));
   }
   if (scene.bands.empty())
-    throw Error(
-        fmt::format("The STAC item “{}” has no data assets; choose another.", item.string()));
+    throw Error(fmt::format("The STAC item “{}” has no data assets; choose another.", name));
   return scene;
 }
 

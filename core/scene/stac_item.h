@@ -11,8 +11,13 @@ namespace zp {
 /// incidence of radar from `sat:orbit_state` and `view:incidence_angle`. Source: SpatioTemporal
 /// Asset Catalog specification 1.0 and these extensions of it.
 Scene openStacItem(const std::filesystem::path& item);
+/// The same for an item that is read already; its assets lie relative to `folder`.
+Scene sceneOfStacItem(const Json& item, const std::filesystem::path& folder);
 
-/// The item of a scene whose files lie below the folder of `item`.
+/// Where an asset or a link points to. Error: it is not on this machine.
+std::filesystem::path stacFile(const std::string& href, const std::filesystem::path& folder);
+
+/// The item of a scene; files below the folder of `item`, or beside it, are named relative to it.
 Json stacItem(const Scene& scene, const std::filesystem::path& item);
 
 }  // namespace zp

@@ -40,6 +40,12 @@ Product stack(const Study& study, const Json& step, const Progress& progress, co
     scenes.push_back(s.scene);
     sources.push_back({&scenes.back(), number});
     spec.bands.push_back(s.scene.bands[number]);
+    // In a stack of dates a band is known by its date, not by the role that all share.
+    if (b.value("dated", false)) {
+      spec.bands.back().name = spec.bands.back().role + " on " + s.scene.date.substr(0, 10);
+      spec.bands.back().role.clear();
+      spec.bands.back().wavelength = 0;
+    }
   }
   if (scenes.empty()) throw Error("No band is chosen; choose one or more.");
   spec.state = scenes[0].state;

@@ -43,8 +43,10 @@ void finishClassMap(Making& making, const Progress& progress);
 void finishPicture(Making& making, const Statistics& statistics);
 
 using Maker = Product (*)(const Study&, const Json& step, const Progress&, const Product* into);
-/// The steps that make new scenes, and those that compare dates and layers, by what they do.
+/// The steps that make new scenes, those that compare dates and layers, and those that bring in
+/// what was made elsewhere, by what they do.
 const std::map<std::string, Maker>& sceneMakers();
+const std::map<std::string, Maker>& importMakers();
 const std::map<std::string, Maker>& changeMakers();
 
 }  // namespace zp

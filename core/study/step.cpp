@@ -206,7 +206,7 @@ Product runStep(const Study& study, const Json& step, const Progress& progress,
   if (what == "points") return makePoints(study, step, progress, into);
   if (what == "readings") return makeReadings(study, step, progress, into);
   if (what == "labels") return makeLabels(study, step, progress, into);
-  for (const auto* makers : {&sceneMakers(), &changeMakers()})
+  for (const auto* makers : {&sceneMakers(), &changeMakers(), &importMakers()})
     if (const auto at = makers->find(what); at != makers->end())
       return at->second(study, step, progress, into);
   throw Error(fmt::format("“{}” is no step this version knows.", what));

@@ -434,7 +434,10 @@ Json Study::toJson() const {
                              {"layer", relativeTo(folder_, o.layer)},
                              {"colour", colourText(o.colour)},
                              {"shown", o.shown},
-                             {"study_area", o.studyArea}});
+                             {"study_area", o.studyArea},
+                             {"filled", o.filled},
+                             {"width", o.width},
+                             {"label", o.label}});
   Json areas = Json::array();
   for (const auto& a : training)
     areas.push_back({{"code", a.code},
@@ -472,7 +475,8 @@ void Study::readFrom(const Json& j) {
     for (const auto& o : j.at("outlines"))
       outlines.push_back({o.at("id"), o.at("name"), absoluteFrom(folder_, o.at("layer")),
                           colourFrom(o.value("colour", "#ffffff")), o.value("shown", true),
-                          o.value("study_area", false)});
+                          o.value("study_area", false), o.value("filled", false),
+                          std::clamp(o.value("width", 1.5), 0.5, 8.0), o.value("label", "")});
     if (j.contains("delivery_grid")) {
       const Json& d = j["delivery_grid"];
       delivery =

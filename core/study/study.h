@@ -57,6 +57,9 @@ struct StudyOutline {
   std::string layer;  // "FILE:LAYER", absolute
   Colour colour{255, 255, 255};
   bool shown = true, studyArea = false;
+  bool filled = false;
+  double width = 1.5;      // of its line, in pixels
+  std::string label = {};  // field whose text stands on it; ""
 };
 
 /// One piece of work in a folder. A value: copy it to compute on another thread.

@@ -13,7 +13,7 @@ class MakingWindow : public RealWindow {
   /// The cloudy autumn date, from the archive, as its item describes it.
   void fetchAutumn() {
     d().stage(0);
-    w().bench().bringIn({HAVEN "/archive/finch-2031-10-09/finch-2031-10-09.json"}, false);
+    w().bench().bringIn({HAVEN "/archive/finch-2031-10-09/finch-2031-10-09.json"});
     d().settle();
   }
   const StudyScene& scene() { return *w().bench().currentScene(); }
@@ -21,14 +21,6 @@ class MakingWindow : public RealWindow {
     for (const auto& one : s().scenes)
       if (one.scene.name.find(name) != std::string::npos) return one.id;
     return "";
-  }
-  void choose(const QString& box, const QString& text) {
-    auto* combo = d().find<QComboBox>(box);
-    const int at = combo->findText(text, Qt::MatchStartsWith);
-    ASSERT_GE(at, 0) << box.toStdString() << " has no " << text.toStdString();
-    combo->setFocus();
-    combo->setCurrentIndex(at);
-    Q_EMIT combo->activated(at);
   }
   void type(const QString& field, const QString& text) { d().press(field, text); }
 };
@@ -189,6 +181,10 @@ TEST_F(MakingWindow, WhatChangedBetweenTwoDates) {
   choose("datesWhat", "How often");
   d().make("primary", "the history");
   EXPECT_EQ(s().products.back().facts["max"], 2.0);
+  choose("datesWhen", "at which date first");
+  d().make("primary", "the first dates");
+  EXPECT_EQ(s().products.back().kind, ProductKind::ClassMap);
+  EXPECT_EQ(s().products.back().facts["classes"].size(), 2u);  // a class a date
   choose("datesWhat", "Difference");
   choose("datesFrom", "Finch 11 Jul");
   choose("datesTo", "Finch 18 Jul");
@@ -277,6 +273,79 @@ TEST_F(MakingWindow, AFormulaNamesOtherScenesAndSaysWhatIsMixed) {
   type("formula", "spread_in(nir, 4)");
   EXPECT_TRUE(d().find<QLabel>("formulaError")->text().contains("odd whole number"));
   look("formula");
+}
+
+TEST_F(MakingWindow, ASeasonBecomesATimeStack) {
+  d().stage(0);
+  w().bench().setCurrentScene(q(sceneNamed("Heron")));
+  d().settle();
+  d().click("page-make");
+  d().settle();
+  choose("makeWhat", "A season of one band");
+  choose("makeHow", "vv");
+  d().make("primary", "the stack");
+  ASSERT_EQ(s().products.back().kind, ProductKind::Scene);
+  const Scene& stack = scene().scene;
+  ASSERT_EQ(stack.bands.size(), 4u);
+  EXPECT_EQ(stack.bands[0].name, "vv on 2031-04-27");
+  EXPECT_EQ(stack.bands[3].name, "vv on 2031-09-24");
+  EXPECT_EQ(stack.state, ValueState::BackscatterPower);
+  EXPECT_TRUE(stack.roles().empty());  // none of them is the vv
+}
+
+TEST_F(MakingWindow, ResultsLieOnThePrescribedGrid) {
+  d().stage(0);
+  d().click("page-area");
+  d().click<QCheckBox>("deliveryOn");
+  EXPECT_FALSE(d().find<QLineEdit>("deliverySystem")->text().isEmpty());
+  type("deliveryPixel", "0");
+  d().click("deliverySet");
+  EXPECT_TRUE(said().contains("above 0"));
+  type("deliveryPixel", "25");
+  type("deliverySystem", "EPSG:999999");
+  d().click("deliverySet");
+  EXPECT_FALSE(said().isEmpty());
+  type("deliverySystem", "EPSG:32627");
+  d().click("deliverySet");
+  EXPECT_EQ(said(), "");
+  ASSERT_TRUE(s().delivery);
+  look("delivery");
+  d().stage(1);
+  d().make("primary", "the index");
+  const Grid g = RasterFile(s().products.back().file).grid();
+  EXPECT_EQ(g.pixelWidth(), 25);
+  EXPECT_NEAR(g.width, 1200 * 10 / 25, 1);
+  reopen();
+  EXPECT_EQ(s().delivery->pixel, 25);
+  d().stage(0);
+  d().click("page-area");
+  d().click<QCheckBox>("deliveryOn");
+  EXPECT_FALSE(s().delivery);
+  key(Qt::Key_Z, Qt::ControlModifier);
+  EXPECT_TRUE(s().delivery);
+}
+
+TEST_F(MakingWindow, SmallPolygonsAreLeftOut) {
+  d().stage(1);
+  d().click("index-water");
+  d().make("primary", "the index");
+  d().until([&] { return d().find<QTableWidget>("thresholdTable")->rowCount() == 2; }, "the parts");
+  d().make("primary", "the class map");
+  const fs::path target = folder_ / "water.gpkg";
+  whenOpen<QMenu>([](QMenu& menu) {
+    menu.findChild<QDoubleSpinBox*>("polygonsSmallest")->setValue(2);
+    menu.findChild<QSpinBox*>("polygonsSmoothing")->setValue(2);
+    for (auto* action : menu.actions())
+      if (action->text() == "All classes")
+        QTest::mouseClick(&menu, Qt::LeftButton, {}, menu.actionGeometry(action).center());
+  });
+  whenAskedForAFile(target);
+  d().click("polygons");
+  d().settle();
+  const Layer layer = readLayer(target.string());
+  ASSERT_GT(layer.shapes.size(), 1u);
+  const auto area = layer.table.column("area_m2");
+  for (const auto& row : layer.table.rows) EXPECT_GE(std::stod(row[area]), 0.9 * 20000);
 }
 
 }  // namespace

@@ -152,6 +152,10 @@ TEST_F(ScenesDeskWindow, FilesComeInByDialogAndByDrop) {
   QDropEvent drop(QPointF(300, 300), Qt::CopyAction, &files, Qt::LeftButton, Qt::NoModifier);
   QCoreApplication::sendEvent(&w(), &drop);
   d().settle();
+  // A folder of one-band files is shown before it comes in.
+  EXPECT_EQ(d().find<QListWidget>("incomingList")->count(), 1);
+  d().click("primary");
+  d().settle();
   ASSERT_EQ(s().scenes.size(), n + 2);
   EXPECT_EQ(s().scenes.back().scene.date, "2024-07-11");
 }

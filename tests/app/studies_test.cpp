@@ -228,7 +228,7 @@ TEST_F(Studies, CardsAreDraggedOntoTheViewAndFilteredByKind) {
   };
   dropAt(100);
   EXPECT_EQ(w().view().back().of, other);
-  EXPECT_TRUE(w().view().curtain());
+  EXPECT_EQ(w().view().mode(), MapView::Mode::Curtain);
   const std::string second = s().scenes[1].id;
   data.setData(kCardMime, QByteArray::fromStdString(second));
   dropAt(w().view().width() - 100);

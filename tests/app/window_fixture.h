@@ -118,6 +118,14 @@ class RealWindow : public ::testing::Test {
     d().settle();
     w().grab().save(folder + "/" + name + ".png");
   }
+  void choose(const QString& box, const QString& text) {
+    auto* combo = d().find<QComboBox>(box);
+    const int at = combo->findText(text, Qt::MatchStartsWith);
+    ASSERT_GE(at, 0) << box.toStdString() << " has no " << text.toStdString();
+    combo->setFocus();
+    combo->setCurrentIndex(at);
+    Q_EMIT combo->activated(at);
+  }
   QPoint onView(Place p) { return w().view().toScreen(p).toPoint(); }
 
   fs::path folder_;

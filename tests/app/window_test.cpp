@@ -241,7 +241,7 @@ TEST_F(RealWindow, PanZoomFitCurtainAndPeek) {
   EXPECT_EQ(v.front().of, other);
   EXPECT_EQ(v.back().of, front);
   QTest::keyClick(&w(), Qt::Key_C);
-  EXPECT_TRUE(v.curtain());
+  EXPECT_EQ(v.mode(), MapView::Mode::Curtain);
   d().settle();
   const QImage curtain = v.grab().toImage();
   QTest::keyPress(&v, Qt::Key_QuoteLeft);
@@ -264,12 +264,12 @@ TEST_F(RealWindow, BadInputIsSaidInPlaceAndChangesNothing) {
   d().stage(0);
   const size_t scenes = s().scenes.size();
   std::ofstream(folder_ / "no.tif") << "not a raster";
-  w().bench().bringIn({q((folder_ / "no.tif").string())}, false);
+  w().bench().bringIn({q((folder_ / "no.tif").string())});
   EXPECT_TRUE(said().contains("is not a raster")) << said().toStdString();
   const fs::path whole = s().scenes.back().scene.bands[0].file;
   fs::copy_file(whole, folder_ / "cut.tif");
   fs::resize_file(folder_ / "cut.tif", fs::file_size(folder_ / "cut.tif") / 3);
-  w().bench().bringIn({q((folder_ / "cut.tif").string())}, false);
+  w().bench().bringIn({q((folder_ / "cut.tif").string())});
   EXPECT_TRUE(said().contains("damaged") || said().contains("is not a raster"))
       << said().toStdString();
   EXPECT_EQ(s().scenes.size(), scenes);
@@ -309,10 +309,10 @@ TEST_F(RealWindow, AClassWithTooFewPixelsIsNamed) {
 
 TEST_F(RealWindow, AFolderAndAFileAreBroughtInAndAnEmptyEdgeIsSetAside) {
   d().stage(0);
-  w().bench().bringIn({HAVEN "/archive/finch-2024-07-11"}, false);
+  w().bench().bringIn({HAVEN "/archive/finch-2024-07-11"});
   EXPECT_EQ(s().scenes.back().scene.bands.size(), 8u);
   EXPECT_EQ(s().scenes.back().scene.bandOf("nir"), 4);
-  w().bench().bringIn({HAVEN "/archive/finch-2031-05-02/finch-2031-05-02.tif"}, false);
+  w().bench().bringIn({HAVEN "/archive/finch-2031-05-02/finch-2031-05-02.tif"});
   d().stage(0);
   d().click("page-mask");
   d().click<QCheckBox>("maskEdge");
@@ -378,7 +378,7 @@ TEST(EmptyWindow, FilesStartAStudyOfTheirOwn) {
   Driver d(window);
   window.show();
   EXPECT_FALSE(window.bench().hasStudy());
-  window.bench().bringIn({HAVEN "/archive/kite-2031-06-04/kite-2031-06-04.tif"}, false);
+  window.bench().bringIn({HAVEN "/archive/kite-2031-06-04/kite-2031-06-04.tif"});
   ASSERT_TRUE(window.bench().hasStudy());
   d.settle();
   EXPECT_EQ(window.bench().study().scenes.size(), 1u);

@@ -1,8 +1,11 @@
+#include <geodesic.h>
+
 #include <cmath>
 #include <fstream>
 #include <numbers>
 
 #include "grid/pixel_area.h"
+#include "grid/place_text.h"
 #include "legend/class_map.h"
 #include "support/rasters.h"
 
@@ -58,6 +61,65 @@ TEST(PixelArea, GeographicRowsSumToTheEllipsoid) {
   const double a = 6378137.0, f = 1 / 298.257223563, e = std::sqrt(f * (2 - f));
   const double whole = 2 * std::numbers::pi * a * a * (1 + (1 - e * e) / e * std::atanh(e));
   EXPECT_NEAR(sum / whole, 1, 1e-12);
+}
+
+/// Grids of pixels of a twentieth of a degree down to a few seconds, near the equator, in the middle
+/// and near a pole.
+std::vector<Grid> geographicGrids() {
+  std::vector<Grid> grids;
+  for (const double top : {0.6, -33.0, 51.5, 78.2, -84.0})
+    for (const double step : {0.05, 1.0 / 360, 1.0 / 3600}) {
+      Grid g;
+      g.width = 3, g.height = 40;
+      g.transform = {-3.4, step, 0, top, 0, -step};
+      g.georeferenced = true;
+      g.crs = crsFrom("EPSG:4326");
+      grids.push_back(g);
+    }
+  return grids;
+}
+
+TEST(PixelArea, AgreesWithAnIntegrationOverTheEllipsoid) {
+  // The element of area is M N cos φ dφ dλ, with M and N the radii of curvature.
+  const double a = 6378137.0, f = 1 / 298.257223563, e2 = f * (2 - f);
+  const auto element = [&](double lat) {
+    const double w = 1 - e2 * std::sin(lat) * std::sin(lat);
+    return a * a * (1 - e2) / (w * w) * std::cos(lat);
+  };
+  for (const Grid& g : geographicGrids()) {
+    const auto areas = pixelAreas(g);
+    const double step = g.transform[1], rad = std::numbers::pi / 180;
+    for (int row = 0; row < g.height; ++row) {
+      const double south = (g.transform[3] - (row + 1) * step) * rad, h = step * rad / 8;
+      double sum = 0;  // Simpson
+      for (int i = 0; i < 8; i += 2)
+        sum += h / 3 * (element(south + i * h) + 4 * element(south + (i + 1) * h) +
+                        element(south + (i + 2) * h));
+      EXPECT_NEAR(areas[static_cast<size_t>(row)] / (sum * step * rad), 1, 1e-6);
+    }
+  }
+}
+
+TEST(PixelArea, AgreesWithGeodesicPolygons) {
+  geod_geodesic ellipsoid;
+  geod_init(&ellipsoid, 6378137.0, 1 / 298.257223563);
+  for (const Grid& g : geographicGrids()) {
+    const auto areas = pixelAreas(g);
+    for (int row : {0, g.height / 2, g.height - 1}) {
+      // Along the parallels many corners: a geodesic bends away from them.
+      geod_polygon polygon;
+      geod_polygon_init(&polygon, 0);
+      const Place nw = g.toMap(0, row), se = g.toMap(1, row + 1);
+      constexpr int kParts = 64;
+      for (int i = 0; i <= kParts; ++i)
+        geod_polygon_addpoint(&ellipsoid, &polygon, se.y, nw.x + (se.x - nw.x) * i / kParts);
+      for (int i = kParts; i >= 0; --i)
+        geod_polygon_addpoint(&ellipsoid, &polygon, nw.y, nw.x + (se.x - nw.x) * i / kParts);
+      double area = 0, perimeter = 0;
+      geod_polygon_compute(&ellipsoid, &polygon, 0, 1, &area, &perimeter);
+      EXPECT_NEAR(areas[static_cast<size_t>(row)] / area, 1, 1e-6) << nw.y << " " << nw.x;
+    }
+  }
 }
 
 TEST(RasterFile, NoDataIsComparedInTheFilesOwnType) {
@@ -182,6 +244,44 @@ TEST(Legend, FileAndBack) {
   writeLegend(folder / "l.json", legend);
   const Legend back = readLegend(folder / "l.json");
   EXPECT_EQ(toJson(back), toJson(legend));
+}
+
+}  // namespace
+}  // namespace zp
+
+namespace zp {
+namespace {
+
+TEST(PlaceText, UsualWritings) {
+  const auto one = [](const std::string& text) {
+    const auto all = placesIn(text);
+    return all.empty() ? WrittenPlace{{-999, -999}, false} : all[0];
+  };
+  const struct {
+    const char* text;
+    double x, y;
+    bool degrees;
+  } cases[] = {{"3°30'15\"W 50°12'N", -3.504166667, 50.2, true},
+               {"50°12′0″N, 3°30′15″W", -3.504166667, 50.2, true},
+               {"N 50.2 W 3.5", -3.5, 50.2, true},
+               {"50.2N 3.5W", -3.5, 50.2, true},
+               {"-3.5 50.2", -3.5, 50.2, true},
+               {"120.5, -33.25", 120.5, -33.25, true},
+               {"312345 E 5612345 N", 312345, 5612345, false},
+               {"5612345 N 312345 E", 312345, 5612345, false},
+               {"312345.5; 5612345", 312345.5, 5612345, false}};
+  for (const auto& c : cases) {
+    const WrittenPlace p = one(c.text);
+    EXPECT_NEAR(p.place.x, c.x, 1e-8) << c.text;
+    EXPECT_NEAR(p.place.y, c.y, 1e-8) << c.text;
+    EXPECT_EQ(p.degrees, c.degrees) << c.text;
+  }
+  // Two small numbers can be meant either way round.
+  ASSERT_EQ(placesIn("50.2 -3.5").size(), 2u);
+  EXPECT_EQ(placesIn("50.2 -3.5")[1].place.x, -3.5);
+  for (const char* none :
+       {"", "reed", "3", "1 2 3", "3°70'W 50°N", "3 W 4 E", "3 W 4", "ndvi 2", "°"})
+    EXPECT_TRUE(placesIn(none).empty()) << none;
 }
 
 }  // namespace

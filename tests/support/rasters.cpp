@@ -18,9 +18,9 @@ Folder::~Folder() {
   fs::remove_all(path_, ignored);
 }
 
-std::vector<std::string> Folder::names() const {
+std::vector<std::string> Folder::namesIn(const fs::path& folder) {
   std::vector<std::string> out;
-  for (const auto& e : fs::directory_iterator(path_)) out.push_back(e.path().filename().string());
+  for (const auto& e : fs::directory_iterator(folder)) out.push_back(e.path().filename().string());
   std::sort(out.begin(), out.end());
   return out;
 }

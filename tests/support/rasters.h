@@ -22,7 +22,8 @@ class Folder {
   fs::path operator/(const std::string& name) const { return path_ / name; }
   const fs::path& path() const { return path_; }
   /// Names of what is in it, sorted.
-  std::vector<std::string> names() const;
+  std::vector<std::string> names() const { return namesIn(path_); }
+  static std::vector<std::string> namesIn(const fs::path& folder);
 
  private:
   fs::path path_;

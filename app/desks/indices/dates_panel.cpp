@@ -18,10 +18,10 @@ constexpr Words kWords[] = {
      "What became of every class between two class maps, as a map and a "
      "table in hectares; or one class alone: lost, gained and kept.",
      "Map the change"},
-    {"How often a class was there",
+    {"How often and when a class was there",
      "Over class maps of many dates: how many times each pixel was of "
-     "the class.",
-     "Count the dates"},
+     "the class, or at which date first or last.",
+     "Follow the class"},
     {"Areas over many dates",
      "The index in hand with its thresholds over each ticked scene: a table "
      "and a curve of area against date.",
@@ -72,6 +72,11 @@ DatesPanel::DatesPanel(Workbench& bench, std::function<IndexInHand()> inHand, QW
   to_->setObjectName("datesTo");
   class_ = new QComboBox;
   class_->setObjectName("datesClass");
+  when_ = new QComboBox;
+  when_->setObjectName("datesWhen");
+  when_->addItem("how many times", "times");
+  when_->addItem("at which date first", "first");
+  when_->addItem("at which date last", "last");
   ticks_ = new QListWidget;
   ticks_->setObjectName("datesTicks");
   ticks_->setAccessibleName("Dates");
@@ -91,6 +96,7 @@ DatesPanel::DatesPanel(Workbench& bench, std::function<IndexInHand()> inHand, QW
   layout->addWidget(toRow_ = row("Later", to_));
   layout->addWidget(ticks_);
   layout->addWidget(classRow_ = row("Class", class_));
+  layout->addWidget(whenRow_ = row("Was there", when_));
   layout->addWidget(result_);
   layout->addWidget(table_);
   layout->addWidget(curve_);
@@ -112,6 +118,7 @@ void DatesPanel::choose() {
   toRow_->findChild<QLabel*>()->setText(what == Against ? "Theirs" : "Later");
   ticks_->setVisible(!pair);
   classRow_->setVisible(what == FromTo || what == HowOften);
+  whenRow_->setVisible(what == HowOften);
   result_->setText("");
   table_->setVisible(false);
   curve_->setVisible(false);
@@ -263,8 +270,11 @@ std::optional<Json> DatesPanel::step(QString& missing) const {
     return Json{{"do", "history"},
                 {"maps", list},
                 {"code", class_->currentData().toInt()},
-                {"what", "times"},
-                {"name", "Times " + class_->currentText().toStdString()}};
+                {"what", when_->currentData().toString().toStdString()},
+                {"name", (when_->currentIndex() == 0   ? "Times "
+                          : when_->currentIndex() == 1 ? "First date of "
+                                                       : "Last date of ") +
+                             class_->currentText().toStdString()}};
   if (index.cuts.empty()) return fail("Make the index of one date first, and set its threshold.");
   Json step = {{"do", "series"},   {"scenes", list},           {"formula", index.formula},
                {"at", index.cuts}, {"classes", index.classes}, {"name", index.title + " by date"}};

@@ -42,9 +42,9 @@ class DatesPanel : public QWidget {
 
   Workbench& bench_;
   std::function<IndexInHand()> inHand_;
-  QComboBox *what_, *from_, *to_, *class_;
+  QComboBox *what_, *from_, *to_, *class_, *when_;
   QListWidget* ticks_;
-  QWidget *fromRow_, *toRow_, *classRow_;
+  QWidget *fromRow_, *toRow_, *classRow_, *whenRow_;
   QLabel *about_, *result_;
   QTableWidget* table_;
   LineChart* curve_;

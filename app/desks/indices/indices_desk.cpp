@@ -3,6 +3,7 @@
 #include "base/text.h"
 #include "grid/pixel_area.h"
 #include "legend/class_map.h"
+#include "shell/polygons_menu.h"
 #include "study/study_scope.h"
 #include "view/ramp.h"
 
@@ -14,6 +15,31 @@ QIcon rampIcon(const std::string& id) {
   const auto& colours = ramp(id);
   for (int x = 0; x < 256; ++x) strip.setPixel(x, 0, colours[static_cast<size_t>(x)]);
   return QPixmap::fromImage(strip.scaled(64, 12));
+}
+
+/// Of the pixels inside polygons that are in another system.
+Histogram histogramOfPart(const std::filesystem::path& file, std::vector<Shape> area,
+                          const std::string& crs, const Progress& progress) {
+  const Grid grid = RasterFile(file).grid();
+  const bool both = !crs.empty() && !grid.crs.empty();
+  const CrsChange change(both ? crs : "", both ? grid.crs : "");
+  Layer layer;
+  double left = grid.width, top = grid.height, right = 0, bottom = 0;
+  for (auto& shape : area)
+    for (auto& ring : shape.rings)
+      for (auto& p : ring) {
+        change.apply(p);
+        const Place at = grid.toPixel(p);
+        left = std::min(left, at.x), right = std::max(right, at.x);
+        top = std::min(top, at.y), bottom = std::max(bottom, at.y);
+      }
+  layer.shapes = std::move(area);
+  const auto inside = [](double v, int most) { return std::clamp(static_cast<int>(v), 0, most); };
+  const int x = inside(std::floor(left), grid.width - 1),
+            y = inside(std::floor(top), grid.height - 1);
+  const Window window{x, y, std::max(1, inside(std::ceil(right), grid.width) - x),
+                      std::max(1, inside(std::ceil(bottom), grid.height) - y)};
+  return histogramOf(file, 1, 2000, &layer, window, progress);
 }
 
 const QColor kClassColours[] = {QColor("#7b8fa1"), QColor("#cfae72"), QColor("#5b9a52"),
@@ -113,18 +139,36 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   auto* head = new QHBoxLayout;
   thresholdTitle_ = sectionLabel("Threshold");
   head->addWidget(thresholdTitle_);
-  head->addStretch();
+  from_ = new QComboBox;
+  from_->setObjectName("histogramFrom");
+  from_->addItems({"the whole", "the study area", "what is seen"});
+  from_->setAccessibleName("Histogram of");
+  from_->setToolTip(
+      "Histogram and areas of the whole picture or of a part. Dragging in the histogram beside the "
+      "handles lights up the pixels of those values.");
+  from_->setStyleSheet("QComboBox { padding: 1px 6px; min-height: 20px; }");
+  head->addWidget(from_, 1);
   suggest_ = linkButton("Suggest");
   suggest_->setObjectName("suggestCut");
   suggest_->setToolTip("The threshold that parts the histogram best in two (Otsu 1979)");
-  addCut_ = linkButton("Add");
+  addCut_ = linkButton("+");
+  addCut_->setToolTip("Another threshold");
+  addCut_->setAccessibleName("Add a threshold");
   addCut_->setObjectName("addCut");
-  dropCut_ = linkButton("Remove");
-  for (auto* b : {suggest_, addCut_, dropCut_}) head->addWidget(b);
+  dropCut_ = linkButton("−");
+  dropCut_->setObjectName("dropCut");
+  dropCut_->setToolTip("One threshold less");
+  dropCut_->setAccessibleName("Remove the last threshold");
+  valley_ = linkButton("Valley");
+  valley_->setObjectName("valleyCut");
+  valley_->setToolTip(
+      "At the deepest valley between the two peaks of the histogram (Prewitt and Mendelsohn 1966)");
+  for (auto* b : {suggest_, valley_, addCut_, dropCut_}) head->addWidget(b);
   page->addLayout(head);
   chart_ = new ThresholdChart;
+  chart_->setBrushable(true);
   page->addWidget(chart_);
-  table_ = plainTable({"Class", "share", "ha", "km²"});
+  table_ = plainTable({"Class", "share", "pixels", "ha", "km²"});
   table_->setObjectName("thresholdTable");
   table_->setEditTriggers(QAbstractItemView::DoubleClicked | QAbstractItemView::EditKeyPressed);
   table_->setToolTip("Double-click a name to change it");
@@ -136,7 +180,7 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   footer()->addWidget(polygons_);
 
   settle_.setSingleShot(true);
-  settle_.setInterval(120);
+  settle_.setInterval(40);
   connect(&settle_, &QTimer::timeout, this, &IndicesDesk::showPreview);
   connect(search_, &QLineEdit::textChanged, this, &IndicesDesk::fillBook);
   connect(search_, &QLineEdit::returnPressed, this, [this] {
@@ -187,7 +231,30 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
     if (!item->text().trimmed().isEmpty()) classes_[row].name = item->text().trimmed();
     fillAreas();
   });
-  connect(polygons_, &QPushButton::clicked, this, &IndicesDesk::exportPolygons);
+  connect(polygons_, &QPushButton::clicked, this, [this] {
+    if (const Product* map = classMap())
+      exportPolygons(bench_, *map, this, polygons_->mapToGlobal(QPoint(0, 0)));
+  });
+  connect(valley_, &QPushButton::clicked, this, [this] {
+    if (const auto at = valleyThreshold(histogram_))
+      setCuts({*at});
+    else
+      say("The histogram has one peak only, so it has no valley; set the threshold by hand.");
+  });
+  connect(from_, &QComboBox::activated, this, [this] {
+    histogramOf_.clear();
+    showProduct();
+  });
+  connect(&view_, &MapView::moved, this, [this] {
+    if (isVisible() && from_->currentIndex() == 2 && product() != nullptr) moved_.start();
+  });
+  moved_.setSingleShot(true);
+  moved_.setInterval(300);
+  connect(&moved_, &QTimer::timeout, this, [this] {
+    histogramOf_.clear();
+    showProduct();
+  });
+  connect(chart_, &ThresholdChart::brushed, this, &IndicesDesk::lightUp);
   connect(&tiles_, &TileStore::overviewArrived, this, [this](const QString& key) {
     if (key != previewKey_ || product() != nullptr) return;
     if (const auto* o = tiles_.overview(key)) showRange(o->histogram.statistics, false);
@@ -371,7 +438,8 @@ void IndicesDesk::formulaChanged() {
   chart_->setVisible(made);
   table_->setVisible(made);
   for (QWidget* w : {static_cast<QWidget*>(suggest_), static_cast<QWidget*>(addCut_),
-                     static_cast<QWidget*>(dropCut_)})
+                     static_cast<QWidget*>(dropCut_), static_cast<QWidget*>(valley_),
+                     static_cast<QWidget*>(from_)})
     w->setVisible(made);
   thresholdTitle_->setText(made ? "Thresholds" : "");
   polygons_->setVisible(made);
@@ -530,18 +598,47 @@ void IndicesDesk::showProduct() {
     return setCuts(cuts_.empty() ? std::vector<double>{otsuThreshold(histogram_)} : cuts_);
   }
   const auto file = p->file;
+  const int part = from_->currentIndex();
+  std::vector<Shape> area = part == 1 ? bench_.studyArea() : std::vector<Shape>();
+  if (part == 1 && area.empty()) {
+    from_->setCurrentIndex(0);
+    say("There is no study area yet; draw or choose one under Scenes.");
+  }
+  if (part == 2) {
+    const Extent e = view_.visible();
+    area = {{{{{e.left, e.bottom}, {e.right, e.bottom}, {e.right, e.top}, {e.left, e.top}}}, {}}};
+  }
+  const std::vector<double> kept = part == 2 ? cuts_ : std::vector<double>();
   histogramJob_.ask(
-      [file](const Progress& progress) { return histogramOf(file, 1, 2000, progress); },
-      [this, tag, file](const Histogram& h) {
+      [file, area, crs = view_.crs()](const Progress& progress) {
+        if (area.empty()) return histogramOf(file, 1, 2000, progress);
+        return histogramOfPart(file, area, crs, progress);
+      },
+      [this, tag, file, kept](const Histogram& h) {
         histogram_ = h;
         histogramOf_ = tag;
         chart_->setHistogram(h);
         const auto areas = pixelAreas(RasterFile(file).grid());
         pixelArea_ = areas.empty() ? 0 : areas[areas.size() / 2];
         showRange(h.statistics, true);
-        setCuts({otsuThreshold(h)});
+        setCuts(kept.empty() ? std::vector<double>{otsuThreshold(h)} : kept);
       },
       [this](const QString& sentence) { say(sentence); });
+}
+
+/// The pixels whose values were chosen in the histogram, over the view.
+void IndicesDesk::lightUp(double low, double high) {
+  const Product* p = product();
+  if (p == nullptr || low >= high) return view_.setVeil({});
+  Display lit;
+  lit.lit = true;
+  lit.range = Display::Range::ByHand;
+  lit.low.fill(static_cast<float>(low)), lit.high.fill(static_cast<float>(high));
+  view_.setVeil(displayed(bench_.pictureOf(q(p->id)), lit));
+}
+
+void IndicesDesk::leave() {
+  chart_->clearBrush();
 }
 
 void IndicesDesk::setCuts(const std::vector<double>& cuts) {
@@ -586,12 +683,12 @@ void IndicesDesk::fillAreas() {
     const auto cell = [&](int column, const QString& text) {
       auto* item = figureItem(text);
       item->setFlags(item->flags() & ~Qt::ItemIsEditable);
-      item->setToolTip(grouped(static_cast<qulonglong>(n)) + " pixels");
       table_->setItem(r, column, item);
     };
     cell(1, decimal(all > 0 ? 100 * n / all : 0, 1) + " %");
-    cell(2, pixelArea_ > 0 ? areaText(n * pixelArea_) : "–");
-    cell(3, pixelArea_ > 0 ? decimal(n * pixelArea_ / 1e6, 2) : "–");
+    cell(2, grouped(static_cast<qulonglong>(n + 0.5)));
+    cell(3, pixelArea_ > 0 ? areaText(n * pixelArea_) : "–");
+    cell(4, pixelArea_ > 0 ? decimal(n * pixelArea_ / 1e6, 2) : "–");
   }
   fitHeight(table_);
   filling_ = false;
@@ -638,37 +735,6 @@ void IndicesDesk::act() {
       {"classes", classes},
       {"name", product()->name + ", " + std::to_string(classes_.size()) + " classes"}};
   bench_.run(step, primary_->text(), [this](const QString& id) { Q_EMIT productAsked(id); });
-}
-
-void IndicesDesk::exportPolygons() {
-  const Product* map = classMap();
-  if (map == nullptr) return;
-  const Legend legend = legendOf(RasterFile(map->file));
-  QMenu menu;
-  menu.addSection("Polygons of");
-  QList<QAction*> ticks;
-  for (const auto& c : legend.classes) {
-    auto* a = menu.addAction(swatch(toQt(c.colour)), q(c.name));
-    a->setData(c.code);
-    ticks << a;
-  }
-  auto* all = menu.addAction("All classes");
-  auto* picked = menu.exec(polygons_->mapToGlobal(QPoint(0, 0)));
-  if (picked == nullptr) return;
-  std::vector<int> codes;
-  for (auto* a : ticks)
-    if (picked == all || picked == a) codes.push_back(a->data().toInt());
-  const QString target =
-      QFileDialog::getSaveFileName(this, "Polygons", q(fileStem(map->name)) + ".gpkg",
-                                   "GeoPackage (*.gpkg);;GeoJSON (*.geojson);;Shapefile (*.shp)");
-  if (target.isEmpty()) return;
-  const Product copy = *map;
-  bench_.background(
-      "Make polygons",
-      [copy, codes, target](const Progress& p) {
-        exportClassPolygons(copy, codes, target.toStdString(), p);
-      },
-      [this, target] { Q_EMIT bench_.notice(QString("The polygons are in “%1”.").arg(target)); });
 }
 
 }  // namespace zp

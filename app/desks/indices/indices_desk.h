@@ -16,6 +16,7 @@ class IndicesDesk : public Desk {
   IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles);
   void refresh() override;
   void forget() override;
+  void leave() override;
 
  private:
   struct ClassRow {
@@ -33,7 +34,7 @@ class IndicesDesk : public Desk {
   void setCuts(const std::vector<double>& cuts);
   void fillAreas();
   void act();
-  void exportPolygons();
+  void lightUp(double low, double high);
   /// The newest product of this formula over this scene.
   const Product* product() const;
   const Product* classMap() const;
@@ -67,8 +68,9 @@ class IndicesDesk : public Desk {
   ThresholdChart* chart_;
   QComboBox* rampList_;
   QTableWidget* table_;
-  QPushButton *addCut_, *dropCut_, *suggest_, *polygons_;
-  QTimer settle_;
+  QPushButton *addCut_, *dropCut_, *suggest_, *valley_, *polygons_;
+  QComboBox* from_;
+  QTimer settle_, moved_;
   std::string index_;  // id of the book, or "" for a formula by hand
   QString previewKey_, histogramOf_;
   Histogram histogram_;

@@ -44,6 +44,13 @@ const QList<MakingPanel::Operation>& MakingPanel::operations() {
        1e-9,
        1e9,
        0.0001},
+      {"season",
+       "A season of one band",
+       "The same band of every ticked date, oldest first, as one file: a time stack on the grid of "
+       "the oldest.",
+       "Stack the season",
+       O::ManyScenes,
+       {}},
       {"sharpen",
        "Sharpened for looking",
        "The detail of a sharper band (Brovey: Gillespie 1987; Gram–Schmidt: Laben and Brower "
@@ -195,8 +202,11 @@ void MakingPanel::choose() {
   const QVariant kept = how_->currentData();
   how_->clear();
   for (const auto& [value, title] : o.how) how_->addItem(title, value);
+  // The season asks which of the scene's bands.
+  if (QString(o.id) == "season" && scene() != nullptr)
+    for (const auto& role : scene()->scene.roles()) how_->addItem(q(role), q(role));
   how_->setCurrentIndex(std::max(0, how_->findData(kept)));
-  howRow_->setVisible(!o.how.isEmpty());
+  howRow_->setVisible(how_->count() > 0);
   const bool numbered = o.number[0] != '\0';
   numberRow_->setVisible(numbered);
   numberLabel_->setText(o.number);
@@ -306,6 +316,7 @@ Json MakingPanel::step() const {
   Json step = {{"do", o.id}, {"scene", s->id}};
   std::string name = s->scene.name;
   const QString what = o.id;
+  if (what == "season") return seasonStep(how);
   if (o.uses == Operation::ManyScenes) {
     step["scenes"] = Json::array();
     for (const auto& id : ticked()) step["scenes"].push_back(id.toStdString());
@@ -343,6 +354,25 @@ Json MakingPanel::step() const {
   }
   step["name"] = name;
   return step;
+}
+
+/// The bands of one role, in order of their dates.
+Json MakingPanel::seasonStep(const std::string& role) const {
+  std::vector<const StudyScene*> all;
+  for (const auto& id : ticked())
+    if (const auto* one = bench_.study().scene(id.toStdString());
+        one != nullptr && one->scene.bandOf(role) >= 0)
+      all.push_back(one);
+  std::stable_sort(all.begin(), all.end(), [](const StudyScene* a, const StudyScene* b) {
+    return a->scene.date < b->scene.date;
+  });
+  Json bands = Json::array();
+  for (const auto* one : all)
+    bands.push_back({{"scene", one->id}, {"band", one->scene.bandOf(role)}, {"dated", true}});
+  return {{"do", "stack"},
+          {"bands", bands},
+          {"type", "float32"},
+          {"name", "Season of " + role + ", " + std::to_string(all.size()) + " dates"}};
 }
 
 void MakingPanel::act() {

@@ -31,6 +31,7 @@ class MakingPanel : public QWidget {
   void estimate();
   QStringList ticked() const;
   Json step() const;
+  Json seasonStep(const std::string& role) const;
   void measure();
   const StudyScene* scene() const;
   QWidget* row(const QString& label, QWidget* field);

@@ -106,17 +106,18 @@ MaskPanel::MaskPanel(Workbench& bench, MapView& view, QWidget* parent)
     grown_.clear();
     look();
   });
-  connect(draw_, &QPushButton::toggled, this, [this](bool on) {
-    if (on) grow_->setChecked(false);
-    drawing_ = on;
-    view_.setTool(on ? MapView::Tool::DrawArea : MapView::Tool::Look);
-  });
-  connect(grow_, &QPushButton::toggled, this, [this](bool on) {
-    if (on) draw_->setChecked(false);
-    growing_ = on;
-  });
+  // Each button is pressed while the view has its tool.
+  using Tool = MapView::Tool;
+  const auto give = [this](bool on, Tool tool) {
+    if (on || view_.tool() == tool) view_.setTool(on ? tool : Tool::Look);
+    drawing_ = draw_->isChecked(), growing_ = grow_->isChecked();
+  };
+  connect(draw_, &QPushButton::toggled, this, [give](bool on) { give(on, Tool::DrawArea); });
+  connect(grow_, &QPushButton::toggled, this, [give](bool on) { give(on, Tool::Pick); });
   connect(&view_, &MapView::toolChanged, this, [this] {
-    if (view_.tool() != MapView::Tool::DrawArea) draw_->setChecked(false);
+    if (view_.tool() != Tool::DrawArea) draw_->setChecked(false);
+    if (view_.tool() != Tool::Pick) grow_->setChecked(false);
+    drawing_ = draw_->isChecked(), growing_ = grow_->isChecked();
   });
   const auto toScene = [this](Place p) {
     const auto* s = scene();

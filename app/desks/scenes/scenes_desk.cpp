@@ -42,8 +42,12 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   files->setIcon(icon("import"));
   auto* folder = quietButton("Folder…");
   folder->setObjectName("bringFolder");
-  folder->setToolTip("A folder with a file a band");
+  folder->setToolTip("Bring in a folder, such as one with a file a band");
   auto* outline = quietButton("Outline…");
+  archiveChip_ = quietButton("Archive");
+  archiveChip_->setObjectName("bringArchive");
+  archiveChip_->setToolTip("Search a catalogue and fetch scenes");
+  connect(archiveChip_, &QPushButton::clicked, this, [this] { openArchive(); });
   connect(files, &QPushButton::clicked, this, &ScenesDesk::chooseFiles);
   connect(folder, &QPushButton::clicked, this, &ScenesDesk::chooseFolder);
   connect(outline, &QPushButton::clicked, this, [this] {
@@ -57,14 +61,25 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
       say(QString::fromUtf8(e.what()));
     }
   });
-  auto* bring = new QHBoxLayout;
+  files->setToolTip("Bring in rasters, STAC items or a catalogue");
+  outline->setToolTip("Bring in a vector layer to lie over the pictures");
+  bringRow_ = new QWidget;
+  auto* bring = new QHBoxLayout(bringRow_);
+  bring->setContentsMargins(0, 0, 0, 0);
   bring->setSpacing(8);
-  bring->addWidget(secondLabel("Bring in"));
   bring->addWidget(files);
   bring->addWidget(folder);
   bring->addWidget(outline);
+  bring->addWidget(archiveChip_);
   bring->addStretch();
-  body()->addLayout(bring);
+  body()->addWidget(bringRow_);
+  back_ = linkButton("Back to the scenes");
+  back_->setObjectName("backToScenes");
+  body()->addWidget(back_, 0, Qt::AlignLeft);
+  archive_ = new ArchivePanel(bench, view);
+  incoming_ = new BringInPanel(bench);
+  body()->addWidget(archive_, 1);
+  body()->addWidget(incoming_);
 
   list_ = new QListWidget;
   list_->setObjectName("sceneList");
@@ -191,15 +206,30 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
       "The study area limits indices, series and points where one asks for it. It is dashed in the "
       "view and hides nothing."));
   pageBox(3)->addWidget(outlines_);
+  style_ = new OutlineStyle(bench);
+  pageBox(3)->addWidget(style_);
   pageBox(3)->addLayout(areaRow);
+  pageBox(3)->addWidget(hairline());
+  delivery_ = new DeliveryRow(bench);
+  connect(delivery_, &DeliveryRow::trouble, this, &ScenesDesk::say);
+  pageBox(3)->addWidget(delivery_);
   body()->addWidget(details_);
   body()->addStretch();
 
   primary_->setText("Go on to indices");
   connect(primary_, &QPushButton::clicked, this, [this] {
+    if (guest_ == Guest::Archive) return archive_->act();
+    if (guest_ == Guest::Incoming) return incoming_->act();
     if (page_ == 2) return making_->act();
     Q_EMIT stageAsked(1);
   });
+  connect(back_, &QPushButton::clicked, this, [this] { showGuest(Guest::None); });
+  connect(archive_, &ArchivePanel::trouble, this, &ScenesDesk::say);
+  connect(archive_, &ArchivePanel::actionChanged, this, [this] { showPage(page_); });
+  connect(archive_, &ArchivePanel::shapesChanged, this, &ScenesDesk::shapesChanged);
+  connect(incoming_, &BringInPanel::trouble, this, &ScenesDesk::say);
+  connect(incoming_, &BringInPanel::actionChanged, this, [this] { showPage(page_); });
+  connect(incoming_, &BringInPanel::left, this, [this] { showGuest(Guest::None); });
   connect(making_, &MakingPanel::actionChanged, this, [this] { showPage(page_); });
 
   connect(list_, &QListWidget::currentRowChanged, this, [this](int) {
@@ -271,6 +301,9 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
     bench_.drawStudyArea(ring);
     drawArea_->setChecked(false);
   });
+  connect(outlines_, &QListWidget::currentItemChanged, this, [this](QListWidgetItem* item) {
+    if (!filling_ && item != nullptr) style_->show(item->data(Qt::UserRole).toString());
+  });
   connect(outlines_, &QListWidget::itemChanged, this, [this](QListWidgetItem* item) {
     if (!filling_)
       bench_.showOutline(item->data(Qt::UserRole).toString(), item->checkState() == Qt::Checked);
@@ -285,7 +318,62 @@ void ScenesDesk::showPage(int page) {
     pages_[i]->setVisible(i == page);
   }
   if (page == 1) mask_->show(chosen());
-  primary_->setText(page == 2 ? making_->action() : "Go on to indices");
+  primary_->setText(guest_ == Guest::Archive    ? archive_->action()
+                    : guest_ == Guest::Incoming ? incoming_->action()
+                    : page == 2                 ? making_->action()
+                                                : QString("Go on to indices"));
+  primary_->setEnabled(guest_ == Guest::Archive    ? archive_->canAct()
+                       : guest_ == Guest::Incoming ? true
+                                                   : chosen() != nullptr);
+}
+
+void ScenesDesk::showGuest(Guest guest) {
+  if (guest_ == Guest::Archive && guest != Guest::Archive) archive_->stop();
+  guest_ = guest;
+  say("");
+  refresh();
+  Q_EMIT shapesChanged();
+}
+
+void ScenesDesk::forget() {
+  mask_->leave();
+  guest_ = Guest::None;
+}
+
+std::vector<ViewShape> ScenesDesk::shapes() const {
+  return guest_ == Guest::Archive ? archive_->shapes() : std::vector<ViewShape>();
+}
+
+void ScenesDesk::openArchive(const QString& catalogue) {
+  showGuest(Guest::Archive);
+  archive_->open(catalogue);
+}
+
+void ScenesDesk::offer(const QStringList& paths) {
+  if (paths.isEmpty() || !bench_.ensureStudy(paths[0])) return;
+  say("");
+  struct Found {
+    bool catalogue = false;
+    std::vector<Incoming> all;
+  };
+  auto found = std::make_shared<Found>();
+  bench_.background(
+      "Look at the files",
+      [paths, found](const Progress& progress) {
+        found->catalogue = paths.size() == 1 && isCatalogue(paths[0].toStdString());
+        progress.check();
+        if (!found->catalogue) found->all = lookAtFiles(paths);
+      },
+      [this, paths, found] {
+        Q_EMIT stageAsked(0);
+        if (found->catalogue) return openArchive(paths[0]);
+        if (isPlain(found->all)) {
+          showGuest(Guest::None);
+          return bench_.addScenes({found->all[0].scene});
+        }
+        incoming_->offer(std::move(found->all));
+        showGuest(Guest::Incoming);
+      });
 }
 
 const StudyScene* ScenesDesk::chosen() const {
@@ -297,24 +385,14 @@ const StudyScene* ScenesDesk::chosen() const {
 void ScenesDesk::chooseFiles() {
   const QStringList files = QFileDialog::getOpenFileNames(
       this, "Bring in scenes", {},
-      "Rasters (*.tif *.tiff *.jp2 *.vrt *.png *.jpg *.jpeg);;STAC items (*.json);;All files (*)");
-  // Several one-band files of one grid are one scene.
-  bool one = files.size() > 1;
-  try {
-    for (const auto& f : files) {
-      if (!one) break;
-      const RasterFile raster(f.toStdString());
-      one = raster.bands() == 1 && raster.grid().sameAs(RasterFile(files[0].toStdString()).grid());
-    }
-  } catch (const std::exception&) {
-    one = false;
-  }
-  bench_.bringIn(files, one);
+      "Rasters and STAC (*.tif *.tiff *.jp2 *.nc *.vrt *.png *.jpg *.jpeg *.json);;Class maps as "
+      "polygons (*.gpkg *.geojson *.shp *.kml);;All files (*)");
+  offer(files);
 }
 
 void ScenesDesk::chooseFolder() {
   const QString folder = QFileDialog::getExistingDirectory(this, "Bring in a folder of bands");
-  if (!folder.isEmpty()) bench_.bringIn({folder}, false);
+  if (!folder.isEmpty()) offer({folder});
 }
 
 void ScenesDesk::refresh() {
@@ -332,19 +410,16 @@ void ScenesDesk::refresh() {
     list_->addItem(item);
     if (current != nullptr && current->id == one.id) list_->setCurrentItem(item);
   }
-  list_->setVisible(!scenes.empty());
+  list_->setVisible(!scenes.empty() && guest_ == Guest::None);
+  bringRow_->setVisible(guest_ == Guest::None);
+  back_->setVisible(guest_ != Guest::None);
+  archive_->setVisible(guest_ == Guest::Archive);
+  incoming_->setVisible(guest_ == Guest::Incoming);
   list_->setFixedHeight(8 + 20 * static_cast<int>(std::min<size_t>(6, scenes.size())));
-  const QString n = scenes.size() == 1 ? "1 scene" : QString("%1 scenes").arg(scenes.size());
-  QString years;
-  if (!scenes.empty() && !scenes.front().scene.date.empty()) {
-    years = q(scenes.front().scene.date).left(4);
-    const QString last = q(scenes.back().scene.date).left(4);
-    years = years == last ? ", " + years : ", " + years + " to " + last;
-  }
-  setHeading("Scenes", scenes.empty()
-                           ? "Bring in the bands of a scene: one file, several, or a folder with a "
-                             "file a band. You can drop them on the window too."
-                           : n + years + ". Files can be dropped on the window.");
+  fillHeading();
+  const auto* chosenOutline = outlines_->currentItem();
+  const QString outline =
+      chosenOutline == nullptr ? QString() : chosenOutline->data(Qt::UserRole).toString();
   outlines_->clear();
   for (const auto& o : s.outlines) {
     auto* item = new QListWidgetItem(q(o.name) + (o.studyArea ? "  (the study area)" : ""));
@@ -352,16 +427,40 @@ void ScenesDesk::refresh() {
     item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
     item->setCheckState(o.shown ? Qt::Checked : Qt::Unchecked);
     outlines_->addItem(item);
+    if (q(o.id) == outline) outlines_->setCurrentItem(item);
   }
+  style_->show(outline);
+  delivery_->refresh();
   fillScene();
   filling_ = false;
 }
 
+void ScenesDesk::fillHeading() {
+  if (guest_ == Guest::Archive)
+    return setHeading("Archive", "Search a catalogue and fetch scenes into the study.");
+  if (guest_ == Guest::Incoming) return setHeading("Bring in", "What these files seem to be.");
+  std::vector<std::string> dates;
+  for (const auto& one : bench_.study().scenes)
+    if (!one.scene.date.empty()) dates.push_back(one.scene.date);
+  std::sort(dates.begin(), dates.end());
+  const auto& scenes = bench_.study().scenes;
+  const QString n = scenes.size() == 1 ? "1 scene" : QString("%1 scenes").arg(scenes.size());
+  QString years;
+  if (!dates.empty()) {
+    years = q(dates.front()).left(4);
+    const QString last = q(dates.back()).left(4);
+    years = years == last ? ", " + years : ", " + years + " to " + last;
+  }
+  setHeading("Scenes", scenes.empty()
+                           ? "Bring in the bands of a scene: one file, several, or a folder with a "
+                             "file a band. You can drop them on the window too."
+                           : n + years + ". Files can be dropped on the window.");
+}
+
 void ScenesDesk::fillScene() {
   const auto* s = chosen();
-  details_->setVisible(s != nullptr);
-  primary_->setEnabled(s != nullptr);
-  if (s == nullptr) return;
+  details_->setVisible(s != nullptr && guest_ == Guest::None);
+  if (s == nullptr) return showPage(page_);
   const Scene& scene = s->scene;
   const QString size = QString("%1 x %2 pixels")
                            .arg(grouped(static_cast<qulonglong>(scene.grid.width)),

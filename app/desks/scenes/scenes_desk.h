@@ -1,7 +1,11 @@
 #pragma once
 #include "desks/desk.h"
+#include "desks/scenes/archive_panel.h"
+#include "desks/scenes/bring_in_panel.h"
+#include "desks/scenes/delivery_row.h"
 #include "desks/scenes/making_panel.h"
 #include "desks/scenes/mask_panel.h"
+#include "desks/scenes/outline_style.h"
 
 namespace zp {
 
@@ -12,13 +16,27 @@ class ScenesDesk : public Desk {
   ScenesDesk(Workbench& bench, MapView& view);
   void refresh() override;
   void leave() override { mask_->leave(); }
-  void forget() override { mask_->leave(); }
+  void forget() override;
+  /// Files and folders of a delivery: brought in at once where they say all there is to know, else
+  /// shown for a look before.
+  void offer(const QStringList& paths);
+  /// The archive, with another catalogue where one is named.
+  void openArchive(const QString& catalogue = {});
+  /// What the archive's chosen scenes cover.
+  std::vector<ViewShape> shapes() const;
+
+ Q_SIGNALS:
+  void shapesChanged();
 
  public Q_SLOTS:
   void chooseFiles();
   void chooseFolder();
 
  private:
+  /// What stands in place of the scenes and their pages.
+  enum class Guest { None, Archive, Incoming };
+  void showGuest(Guest guest);
+  void fillHeading();
   void fillScene();
   void fillBands(const Scene& scene);
   void fillComposites(const StudyScene& scene);
@@ -34,7 +52,11 @@ class ScenesDesk : public Desk {
   QPushButton* pageChips_[4];
   QWidget* pages_[4];
   int page_ = 0;
-  QPushButton *drawArea_, *useArea_;
+  QPushButton *drawArea_, *useArea_, *archiveChip_, *back_;
+  QWidget* bringRow_;
+  ArchivePanel* archive_;
+  BringInPanel* incoming_;
+  Guest guest_ = Guest::None;
 
   QListWidget* list_;
   QWidget* details_;
@@ -48,6 +70,8 @@ class ScenesDesk : public Desk {
   QComboBox* free_[3];
   QLabel* facts_;
   QListWidget* outlines_;
+  OutlineStyle* style_;
+  DeliveryRow* delivery_;
   bool filling_ = false;
 };
 

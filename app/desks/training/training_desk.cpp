@@ -327,6 +327,7 @@ std::vector<ViewShape> TrainingDesk::shapes() const {
     const auto* c = study.legend.find(a.code);
     s.colour = c != nullptr ? toQt(c->colour) : tokens().second;
     s.filled = true;
+    s.line = Qt::white;
     s.chosen = static_cast<int>(i) == chosenArea_;
     out.push_back(std::move(s));
   }

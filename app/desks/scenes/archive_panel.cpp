@@ -1,0 +1,357 @@
+#include "desks/scenes/archive_panel.h"
+
+#include "base/error.h"
+
+namespace fs = std::filesystem;
+
+namespace zp {
+namespace {
+
+constexpr QSize kPicture(96, 72);
+constexpr size_t kMostShown = 300;
+
+/// Read at the size it is shown in, whatever its own.
+QImage smallPicture(const fs::path& file) {
+  if (file.empty()) return {};
+  QImageReader reader(q(file.string()));
+  const QSize size = reader.size();
+  if (!size.isValid()) return {};
+  reader.setScaledSize(size.scaled(kPicture * 2, Qt::KeepAspectRatio));
+  return reader.read();
+}
+
+QString mebibytes(uintmax_t bytes) {
+  return decimal(static_cast<double>(bytes) / 1048576, 1) + " MiB";
+}
+
+}  // namespace
+
+ArchivePanel::ArchivePanel(Workbench& bench, MapView& view, QWidget* parent)
+    : QWidget(parent), bench_(bench), view_(view), answer_(this) {
+  where_ = secondLabel("");
+  where_->setObjectName("archiveWhere");
+  auto* other = linkButton("Another catalogue…");
+  other->setObjectName("archiveOther");
+  sensor_ = new QComboBox;
+  sensor_->setObjectName("archiveSensor");
+  sensor_->addItem("any sensor", "");
+  from_ = new QLineEdit;
+  to_ = new QLineEdit;
+  from_->setObjectName("archiveFrom");
+  to_->setObjectName("archiveTo");
+  from_->setPlaceholderText("first day");
+  to_->setPlaceholderText("last day");
+  from_->setToolTip("Year-month-day, such as 2031-05-01; empty for any");
+  to_->setToolTip(from_->toolTip());
+  cloud_ = new QSpinBox;
+  cloud_->setObjectName("archiveCloud");
+  cloud_->setRange(0, 100);
+  cloud_->setValue(100);
+  cloud_->setPrefix("at most ");
+  cloud_->setSuffix(" %");
+  place_ = new QComboBox;
+  place_->setObjectName("archivePlace");
+  place_->addItems({"anywhere", "in the study area", "where one looks"});
+  service_ = new QComboBox;
+  service_->setObjectName("archiveService");
+  service_->addItems({"answers at once", "is slow", "breaks off", "is down"});
+  service_->setToolTip(
+      "This archive stands in for a provider's. It can be made to behave badly, to see what "
+      "happens then.");
+  said_ = secondLabel("");
+  said_->setObjectName("archiveSaid");
+  cancel_ = linkButton("Stop waiting");
+  cancel_->setObjectName("archiveStop");
+  cancel_->setVisible(false);
+  list_ = new QListWidget;
+  list_->setObjectName("archiveList");
+  list_->setAccessibleName("Scenes of the archive");
+  list_->setSelectionMode(QAbstractItemView::MultiSelection);
+  list_->setIconSize(kPicture);
+  list_->setSpacing(2);
+  list_->setWordWrap(true);
+  list_->setMinimumHeight(180);
+  inPlace_ = linkButton("Use where they are, without a copy");
+  inPlace_->setObjectName("archiveInPlace");
+
+  auto* box = new QVBoxLayout(this);
+  box->setContentsMargins(0, 0, 0, 0);
+  box->setSpacing(8);
+  auto* head = new QHBoxLayout;
+  head->addWidget(where_, 1);
+  head->addWidget(other);
+  box->addLayout(head);
+  const auto row = [&](const QString& label, std::initializer_list<QWidget*> fields) {
+    auto* r = new QHBoxLayout;
+    r->setSpacing(8);
+    auto* l = secondLabel(label);
+    l->setFixedWidth(92);
+    r->addWidget(l);
+    for (auto* f : fields) {
+      if (f->accessibleName().isEmpty()) f->setAccessibleName(label);
+      r->addWidget(f, 1);
+    }
+    box->addLayout(r);
+  };
+  row("Sensor, place", {sensor_, place_});
+  row("Days", {from_, to_});
+  row("Cloud", {cloud_});
+  place_->setAccessibleName("Place");
+  auto* saidRow = new QHBoxLayout;
+  saidRow->addWidget(said_, 1);
+  saidRow->addWidget(cancel_);
+  box->addLayout(saidRow);
+  box->addWidget(list_, 1);
+  box->addWidget(inPlace_, 0, Qt::AlignLeft);
+  row("The stand-in", {service_});
+  service_->setAccessibleName("How the stand-in for a provider behaves");
+
+  soon_.setSingleShot(true);
+  soon_.setInterval(250);
+  connect(&soon_, &QTimer::timeout, this, &ArchivePanel::search);
+  const auto later = [this] { soon_.start(); };
+  connect(sensor_, &QComboBox::activated, this, later);
+  connect(place_, &QComboBox::activated, this, later);
+  connect(service_, &QComboBox::activated, this, later);
+  connect(cloud_, &QSpinBox::valueChanged, this, later);
+  connect(from_, &QLineEdit::editingFinished, this, later);
+  connect(to_, &QLineEdit::editingFinished, this, later);
+  connect(other, &QPushButton::clicked, this, &ArchivePanel::chooseCatalogue);
+  connect(inPlace_, &QPushButton::clicked, this, &ArchivePanel::useInPlace);
+  connect(cancel_, &QPushButton::clicked, this, [this] {
+    answer_.stop();
+    cancel_->setVisible(false);
+    said_->setText("You stopped waiting. Change something of the search to ask again.");
+  });
+  connect(list_, &QListWidget::itemSelectionChanged, this, [this] {
+    inPlace_->setEnabled(!list_->selectedItems().isEmpty());
+    Q_EMIT actionChanged();
+    Q_EMIT shapesChanged();
+  });
+}
+
+fs::path ArchivePanel::scenesFolder() const {
+  return bench_.study().folder() / "scenes";
+}
+
+fs::path ArchivePanel::catalogue() const {
+  const Json kept = bench_.place("archive");
+  return kept.is_string() ? bench_.study().folder() / kept.get<std::string>() : fs::path();
+}
+
+void ArchivePanel::open(const QString& wanted) {
+  if (!wanted.isEmpty()) bench_.setPlace("archive", wanted.toStdString());
+  const fs::path file = catalogue();
+  where_->setText(file.empty() ? QString("No catalogue is chosen.")
+                               : "Catalogue: " + q(file.parent_path().filename().string()));
+  where_->setToolTip(q(file.lexically_normal().string()));
+  search();
+}
+
+void ArchivePanel::chooseCatalogue() {
+  const QString file =
+      QFileDialog::getOpenFileName(this, "Choose a catalogue", {}, "STAC catalogues (*.json)");
+  if (!file.isEmpty()) open(file);
+}
+
+std::optional<ArchiveQuery> ArchivePanel::query() {
+  ArchiveQuery query;
+  query.sensor = sensor_->currentData().toString().toStdString();
+  for (auto [field, into] : {std::pair{from_, &query.from}, {to_, &query.to}}) {
+    const QString text = field->text().trimmed();
+    if (!text.isEmpty() && !QDate::fromString(text, Qt::ISODate).isValid()) {
+      Q_EMIT trouble(
+          QString("“%1” is no date; write year-month-day, such as 2031-05-01.").arg(text));
+      return {};
+    }
+    *into = text.toStdString();
+  }
+  query.mostCloud = cloud_->value() / 100.0;
+  if (place_->currentIndex() == 0 || view_.crs().empty()) return query;
+  std::optional<Extent> where;
+  try {
+    if (place_->currentIndex() == 2) {
+      where = view_.visible();
+    } else {
+      for (const auto& shape : bench_.studyArea()) {
+        const Extent e = shape.extent();
+        if (!where) where = e;
+        where->include({e.left, e.bottom});
+        where->include({e.right, e.top});
+      }
+      if (!where) {
+        Q_EMIT trouble("There is no study area yet; draw or choose one under Study area.");
+        return {};
+      }
+    }
+    query.place = broughtTo(*where, view_.crs(), crsFrom("EPSG:4326"));
+  } catch (const std::exception& e) {
+    Q_EMIT trouble(QString::fromUtf8(e.what()));
+    return {};
+  }
+  return query;
+}
+
+ServiceConditions ArchivePanel::conditions() const {
+  ServiceConditions c;
+  if (service_->currentText() == "is slow") c.delay = std::chrono::milliseconds(1500);
+  if (service_->currentText() == "breaks off") c.breaksOffAfter = 3u << 20;
+  c.down = service_->currentText() == "is down";
+  return c;
+}
+
+void ArchivePanel::search() {
+  if (!bench_.hasStudy()) return;
+  const fs::path file = catalogue();
+  if (file.empty()) {
+    show({});
+    said_->setText("Choose a STAC catalogue on this machine to search it.");
+    return;
+  }
+  const auto wanted = query();
+  if (!wanted) return;
+  Q_EMIT trouble("");
+  said_->setText("Asking the archive…");
+  cancel_->setVisible(true);
+  answer_.ask(
+      [archive = Archive(file, conditions()), query = *wanted](const Progress& progress) {
+        std::vector<Offer> offers;
+        for (auto& entry : archive.search(query, progress)) {
+          if (offers.size() == kMostShown) break;
+          Offer o;
+          o.picture = smallPicture(entry.preview);
+          try {
+            o.bytes = Archive::sizeOf(entry);
+          } catch (const Error&) {
+            // A file of it is gone: fetching says so.
+          }
+          o.entry = std::move(entry);
+          offers.push_back(std::move(o));
+          progress.check();
+        }
+        return offers;
+      },
+      [this](const std::vector<Offer>& offers) { show(offers); },
+      [this](const QString& sentence) {
+        show({});
+        said_->setText(sentence);
+      });
+}
+
+QString ArchivePanel::stateOf(const Offer& o) const {
+  std::error_code ec;
+  if (fs::exists(Archive::placeOf(o.entry, scenesFolder()), ec)) return "fetched";
+  uintmax_t part = 0;
+  try {
+    part = Archive::partFetched(o.entry, scenesFolder());
+  } catch (const Error&) {
+    return "its files are gone";
+  }
+  return part > 0 ? mebibytes(part) + " of it are here" : QString();
+}
+
+void ArchivePanel::show(const std::vector<Offer>& offers) {
+  cancel_->setVisible(false);
+  QStringList kept;  // what was chosen stays chosen
+  for (const auto& entry : chosen()) kept << q(entry.id);
+  offers_.clear();
+  list_->clear();
+  offers_ = offers;
+  QStringList known;
+  for (int i = 1; i < sensor_->count(); ++i) known << sensor_->itemText(i);
+  for (const auto& o : offers_) {
+    if (const QString id = q(o.entry.sensor); !id.isEmpty() && !known.contains(id))
+      sensor_->addItem(id, id), known << id;
+    auto* item = new QListWidgetItem;
+    if (!o.picture.isNull()) {
+      QIcon picture(QPixmap::fromImage(o.picture));
+      picture.addPixmap(QPixmap::fromImage(o.picture), QIcon::Selected);  // in its own colours
+      item->setIcon(picture);
+    }
+    item->setSizeHint(QSize(0, kPicture.height() + 8));
+    list_->addItem(item);
+    item->setSelected(kept.contains(q(o.entry.id)));
+  }
+  refreshStates();
+  const auto n = offers_.size();
+  said_->setText(n == kMostShown
+                     ? QString("The newest %1 scenes; ask for less to see older ones.").arg(n)
+                 : n == 0 ? QString("No scene of the archive is like that.")
+                 : n == 1 ? QString("1 scene. Click those to fetch.")
+                          : QString("%1 scenes, newest first. Click those to fetch.").arg(n));
+  inPlace_->setVisible(n > 0);
+  inPlace_->setEnabled(!list_->selectedItems().isEmpty());
+  Q_EMIT actionChanged();
+  Q_EMIT shapesChanged();
+}
+
+void ArchivePanel::refreshStates() {
+  for (size_t i = 0; i < offers_.size(); ++i) {
+    const auto& o = offers_[i];
+    QStringList facts{niceDate(o.entry.date)};
+    if (o.entry.cloud)
+      facts << decimal(100 * *o.entry.cloud, *o.entry.cloud > 0 ? 1 : 0) + " % cloud";
+    facts << mebibytes(o.bytes);
+    QStringList lines{q(o.entry.title), facts.join(" · ")};
+    if (const QString state = stateOf(o); !state.isEmpty()) lines << state;
+    list_->item(static_cast<int>(i))->setText(lines.join("\n"));
+  }
+}
+
+std::vector<CatalogueEntry> ArchivePanel::chosen() const {
+  std::vector<CatalogueEntry> entries;
+  for (size_t i = 0; i < offers_.size(); ++i)
+    if (list_->item(static_cast<int>(i))->isSelected()) entries.push_back(offers_[i].entry);
+  return entries;
+}
+
+bool ArchivePanel::canAct() const {
+  return !list_->selectedItems().isEmpty();
+}
+
+QString ArchivePanel::action() const {
+  uintmax_t bytes = 0;
+  int n = 0;
+  for (size_t i = 0; i < offers_.size(); ++i)
+    if (list_->item(static_cast<int>(i))->isSelected()) bytes += offers_[i].bytes, ++n;
+  if (n == 0) return "Fetch scenes";
+  return QString("Fetch %1 (%2)")
+      .arg(n == 1 ? "1 scene" : QString("%1 scenes").arg(n), mebibytes(bytes));
+}
+
+void ArchivePanel::act() {
+  for (const auto& entry : chosen())
+    bench_.fetch(entry, Archive(catalogue(), conditions()), [this] { refreshStates(); });
+}
+
+void ArchivePanel::useInPlace() {
+  std::vector<Scene> scenes;
+  try {
+    for (const auto& entry : chosen()) scenes.push_back(openEntry(entry));
+  } catch (const std::exception& e) {
+    return Q_EMIT trouble(QString::fromUtf8(e.what()));
+  }
+  bench_.addScenes(std::move(scenes));
+}
+
+std::vector<ViewShape> ArchivePanel::shapes() const {
+  std::vector<ViewShape> shapes;
+  if (view_.crs().empty()) return shapes;
+  for (const auto& entry : chosen()) {
+    if (!entry.bounds) continue;
+    const Extent& e = *entry.bounds;
+    ViewShape v;
+    v.colour = tokens().accent;
+    v.shape.rings = {{{e.left, e.bottom}, {e.right, e.bottom}, {e.right, e.top}, {e.left, e.top}}};
+    try {
+      const CrsChange change(crsFrom("EPSG:4326"), view_.crs());
+      for (auto& p : v.shape.rings[0]) change.apply(p);
+    } catch (const std::exception&) {
+      continue;  // a system that no way leads to
+    }
+    shapes.push_back(std::move(v));
+  }
+  return shapes;
+}
+
+}  // namespace zp

@@ -1,0 +1,90 @@
+#include "desks/scenes/delivery_row.h"
+
+#include <cmath>
+
+#include "base/text.h"
+
+namespace zp {
+
+DeliveryRow::DeliveryRow(Workbench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
+  on_ = new QCheckBox("Results lie on a prescribed grid");
+  on_->setObjectName("deliveryOn");
+  const auto field = [](const char* name, const QString& label, const QString& hint) {
+    auto* f = new QLineEdit;
+    f->setObjectName(name);
+    f->setAccessibleName(label);
+    f->setPlaceholderText(hint);
+    f->setToolTip(label);
+    return f;
+  };
+  system_ = field("deliverySystem", "Reference system", "EPSG:32630");
+  x_ = field("deliveryX", "East of a pixel's corner", "east");
+  y_ = field("deliveryY", "North of a pixel's corner", "north");
+  pixel_ = field("deliveryPixel", "Pixel size, in the system's units", "pixel");
+  auto* set = quietButton("Set");
+  set->setObjectName("deliverySet");
+  said_ = secondLabel("Indices, maps and series are brought onto it as they are computed.");
+  fields_ = new QWidget;
+  auto* f = new QVBoxLayout(fields_);
+  f->setContentsMargins(0, 0, 0, 0);
+  f->setSpacing(8);
+  const auto row = [&](const QString& label, std::initializer_list<QWidget*> widgets) {
+    auto* r = new QHBoxLayout;
+    auto* l = secondLabel(label);
+    l->setFixedWidth(96);
+    r->addWidget(l);
+    for (auto* w : widgets) r->addWidget(w, 1);
+    f->addLayout(r);
+  };
+  row("System", {system_, pixel_});
+  row("A corner at", {x_, y_});
+  f->addWidget(said_);
+  f->addWidget(set, 0, Qt::AlignLeft);
+  auto* box = new QVBoxLayout(this);
+  box->setContentsMargins(0, 0, 0, 0);
+  box->setSpacing(8);
+  box->addWidget(on_, 0, Qt::AlignLeft);
+  box->addWidget(fields_);
+  connect(set, &QPushButton::clicked, this, &DeliveryRow::set);
+  connect(on_, &QCheckBox::clicked, this, [this](bool on) {
+    fields_->setVisible(on);
+    if (!on && bench_.study().delivery) bench_.setDelivery({});
+    const auto* s = bench_.currentScene();
+    if (!on || bench_.study().delivery || s == nullptr || s->scene.grid.crs.empty()) return;
+    // What the scene has is a good start.
+    const Grid& g = s->scene.grid;
+    system_->setText(q(crsName(g.crs)));
+    x_->setText(q(shortest(g.extent().left)));
+    y_->setText(q(shortest(g.extent().top)));
+    pixel_->setText(q(shortest(g.pixelWidth())));
+  });
+}
+
+void DeliveryRow::refresh() {
+  const auto& d = bench_.study().delivery;
+  if (!d && on_->isChecked() && fields_->isVisibleTo(this)) return;  // it is being typed
+  on_->setChecked(d.has_value());
+  fields_->setVisible(d.has_value());
+  if (!d) return;
+  system_->setText(q(crsName(d->crs)));
+  x_->setText(q(shortest(d->origin.x)));
+  y_->setText(q(shortest(d->origin.y)));
+  pixel_->setText(q(shortest(d->pixel)));
+}
+
+void DeliveryRow::set() {
+  const auto x = parseNumber(x_->text().trimmed().toStdString()),
+             y = parseNumber(y_->text().trimmed().toStdString()),
+             pixel = parseNumber(pixel_->text().trimmed().toStdString());
+  if (!x || !y || !pixel || !(*pixel > 0) || !std::isfinite(*x) || !std::isfinite(*y))
+    return Q_EMIT trouble("The corner and the pixel size are numbers, the size above 0.");
+  try {
+    const DeliveryGrid grid{crsFrom(system_->text().trimmed().toStdString()), {*x, *y}, *pixel};
+    Q_EMIT trouble("");
+    bench_.setDelivery(grid);
+  } catch (const std::exception& e) {
+    Q_EMIT trouble(QString::fromUtf8(e.what()));
+  }
+}
+
+}  // namespace zp

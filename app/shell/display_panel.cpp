@@ -1,0 +1,223 @@
+#include "shell/display_panel.h"
+
+#include "look/look.h"
+#include "look/parts.h"
+
+namespace zp {
+
+FloatingPanel::FloatingPanel(const QString& title, QWidget* over) : QFrame(over) {
+  setAttribute(Qt::WA_StyledBackground);
+  setObjectName("floating");
+  setFocusPolicy(Qt::ClickFocus);
+  setFixedWidth(320);
+  setStyleSheet(QString("#floating { background: %1; border: 1px solid %2; border-radius: 4px; }")
+                    .arg(tokens().panel.name(), tokens().hairline.name()));
+  auto* close = new QToolButton;
+  close->setIcon(icon("close"));
+  close->setAccessibleName("Close “" + title + "”");
+  connect(close, &QToolButton::clicked, this, &QWidget::hide);
+  auto* head = new QHBoxLayout;
+  head->addWidget(sectionLabel(title), 1);
+  head->addWidget(close);
+  body_ = new QVBoxLayout(this);
+  body_->setContentsMargins(14, 8, 14, 14);
+  body_->setSpacing(8);
+  body_->addLayout(head);
+  setVisible(false);
+}
+
+void FloatingPanel::place() {
+  adjustSize();
+  const QWidget* over = parentWidget();
+  move(over->width() - width() - 12, std::max(8, over->height() - height() - 56));
+  raise();
+}
+
+void FloatingPanel::keyPressEvent(QKeyEvent* e) {
+  if (e->key() == Qt::Key_Escape) return hide();
+  QFrame::keyPressEvent(e);
+}
+
+DisplayPanel::DisplayPanel(Workbench& bench, MapView& view, TileStore& tiles)
+    : FloatingPanel("How it is shown", &view), bench_(bench), view_(view), tiles_(tiles) {
+  what_ = secondLabel("");
+  what_->setObjectName("displayWhat");
+  none_ = secondLabel("Nothing is in front; show a scene or a product first.");
+  body()->addWidget(what_);
+  body()->addWidget(none_);
+  const auto box = [&](QWidget*& holder) {
+    holder = new QWidget;
+    auto* layout = new QVBoxLayout(holder);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(8);
+    body()->addWidget(holder);
+    return layout;
+  };
+  const auto row = [](QVBoxLayout* into, const QString& label,
+                      std::initializer_list<QWidget*> all) {
+    auto* r = new QHBoxLayout;
+    r->setSpacing(6);
+    auto* l = secondLabel(label);
+    l->setFixedWidth(74);
+    r->addWidget(l);
+    for (auto* w : all) {
+      if (w->accessibleName().isEmpty()) w->setAccessibleName(label);
+      r->addWidget(w, qobject_cast<QSpinBox*>(w) != nullptr ? 0 : 1);
+    }
+    into->addLayout(r);
+  };
+
+  auto* s = box(stretchBox_);
+  auto* chips = new QHBoxLayout;
+  chips->setSpacing(6);
+  const char* ranges[] = {"Automatic", "Full range", "By hand"};
+  const char* tips[] = {"All but the outer 1 % at each end", "From the lowest to the highest value",
+                        "Drag the two lines of the histogram"};
+  const char* names[] = {"range-automatic", "range-full", "range-hand"};
+  for (int i = 0; i < 3; ++i) {
+    range_[i] = chip(ranges[i]);
+    range_[i]->setObjectName(names[i]);
+    range_[i]->setToolTip(tips[i]);
+    chips->addWidget(range_[i]);
+    connect(range_[i], &QPushButton::clicked, this, [this, i] {
+      change([&](Display& d) {
+        d.range = static_cast<Display::Range>(i);
+        if (const auto* o = tiles_.overview(view_.front().key))
+          d.low = o->stretch.low, d.high = o->stretch.high;
+      });
+    });
+  }
+  chips->addStretch();
+  s->addLayout(chips);
+  channel_ = new QComboBox;
+  channel_->setObjectName("displayChannel");
+  channel_->addItems({"red channel", "green channel", "blue channel"});
+  channel_->setAccessibleName("Channel");
+  s->addWidget(channel_);
+  connect(channel_, &QComboBox::activated, this, &DisplayPanel::fillHistogram);
+  chart_ = new ThresholdChart;
+  chart_->setObjectName("stretchChart");
+  chart_->setAccessibleName("Histogram with the darkest and the brightest value");
+  chart_->setFixedHeight(110);
+  s->addWidget(chart_);
+  connect(chart_, &ThresholdChart::dragged, this, [this](const std::vector<double>& cuts) {
+    if (cuts.size() != 2) return;
+    change([&](Display& d) {
+      if (d.range != Display::Range::ByHand)
+        if (const auto* o = tiles_.overview(view_.front().key))
+          d.low = o->stretch.low, d.high = o->stretch.high;
+      d.range = Display::Range::ByHand;
+      const bool one = view_.front().kind != Picture::Kind::Composite || view_.front().singleBand();
+      for (size_t c = one ? 0 : channel(); c <= (one ? 2 : channel()); ++c)
+        d.low[c] = static_cast<float>(cuts[0]), d.high[c] = static_cast<float>(cuts[1]);
+    });
+  });
+  from_ = new QComboBox;
+  from_->setObjectName("displayFrom");
+  from_->addItems({"the whole", "the study area", "what is seen"});
+  row(s, "Taken from", {from_});
+  connect(from_, &QComboBox::activated, this, [this](int i) {
+    if (i == 1 && bench_.studyArea().empty()) {
+      from_->setCurrentIndex(0);
+      what_->setText("There is no study area yet; draw or choose one under Scenes.");
+      return;
+    }
+    change([&](Display& d) {
+      d.from = static_cast<Display::From>(i);
+      d.part.clear();
+      if (d.from != Display::From::Visible) return;
+      const Extent e = view_.visible();
+      d.part = {
+          {{{{e.left, e.bottom}, {e.right, e.bottom}, {e.right, e.top}, {e.left, e.top}}}, {}}};
+      d.partCrs = view_.crs();
+    });
+  });
+
+  auto* st = box(stepBox_);
+  steps_ = new QComboBox;
+  steps_->setObjectName("displaySteps");
+  steps_->addItems({"without steps", "equal steps", "equal counts"});
+  count_ = new QSpinBox;
+  count_->setObjectName("displayCount");
+  count_->setRange(2, kMostSteps);
+  count_->setAccessibleName("How many steps");
+  row(st, "Classed", {steps_, count_});
+  connect(steps_, &QComboBox::activated, this,
+          [this](int i) { change([i](Display& d) { d.steps = static_cast<Display::Steps>(i); }); });
+  connect(count_, &QSpinBox::valueChanged, this,
+          [this](int n) { change([n](Display& d) { d.count = n; }); });
+
+  auto* c = box(classBox_);
+  opacity_ = new QSlider(Qt::Horizontal);
+  opacity_->setObjectName("displayOpacity");
+  opacity_->setRange(0, 100);
+  row(c, "Opacity", {opacity_});
+  connect(opacity_, &QSlider::valueChanged, this,
+          [this](int v) { change([v](Display& d) { d.opacity = v / 100.0; }); });
+  c->addWidget(secondLabel(
+      "Over the back picture. In the key, a click shows a class alone, a right click hides it."));
+  all_ = linkButton("Show all classes");
+  all_->setObjectName("displayAll");
+  c->addWidget(all_, 0, Qt::AlignLeft);
+  connect(all_, &QPushButton::clicked, this,
+          [this] { change([](Display& d) { d.hidden.clear(); }); });
+
+  reset_ = linkButton("As it was at first");
+  reset_->setObjectName("displayReset");
+  body()->addWidget(reset_, 0, Qt::AlignLeft);
+  connect(reset_, &QPushButton::clicked, this, [this] { change([](Display& d) { d = {}; }); });
+  connect(&tiles_, &TileStore::overviewArrived, this, [this](const QString& key) {
+    if (isVisible() && key == view_.front().key) fillHistogram();
+  });
+}
+
+void DisplayPanel::change(const std::function<void(Display&)>& how) {
+  if (filling_ || view_.front().none()) return;
+  Display d = view_.front().display;
+  how(d);
+  bench_.setDisplay(view_.front(), d);
+}
+
+void DisplayPanel::refresh() {
+  if (!isVisible()) return;
+  filling_ = true;
+  const Picture& p = view_.front();
+  const Display& d = p.display;
+  const bool classes = p.kind == Picture::Kind::Classes, any = !p.none() && p.of != "preview";
+  what_->setText(p.detail.isEmpty() ? p.title : p.title + " · " + p.detail);
+  what_->setVisible(any);
+  none_->setVisible(!any);
+  none_->setText(p.of == "preview"
+                     ? "This is a picture of a formula; it can be displayed in other ways once it "
+                       "is made."
+                     : "Nothing is in front; show a scene or a product first.");
+  stretchBox_->setVisible(any && !classes);
+  stepBox_->setVisible(any && hasRamp(p));
+  classBox_->setVisible(any && classes);
+  reset_->setVisible(any && !d.plain());
+  channel_->setVisible(p.kind == Picture::Kind::Composite && !p.singleBand());
+  for (int i = 0; i < 3; ++i) range_[i]->setChecked(static_cast<int>(d.range) == i);
+  from_->setCurrentIndex(static_cast<int>(d.from));
+  steps_->setCurrentIndex(static_cast<int>(d.steps));
+  count_->setValue(d.count);
+  count_->setEnabled(d.steps != Display::Steps::None);
+  opacity_->setValue(static_cast<int>(d.opacity * 100 + 0.5));
+  all_->setVisible(!d.hidden.empty());
+  filling_ = false;
+  fillHistogram();
+  place();
+}
+
+void DisplayPanel::fillHistogram() {
+  const Picture& p = view_.front();
+  const Overview* o = tiles_.overview(p.key);
+  if (o == nullptr || o->histograms.empty()) return;
+  const size_t c = channel_->isVisible() ? std::min(channel(), o->histograms.size() - 1) : 0;
+  Histogram h = o->histograms[c];
+  // By hand the range may go beyond what there is.
+  chart_->setHistogram(h);
+  const QColor outside = tokens().hairline, inside = tokens().second;
+  chart_->setCuts({o->stretch.low[c], o->stretch.high[c]}, {outside, inside, outside});
+}
+
+}  // namespace zp

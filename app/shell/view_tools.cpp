@@ -1,0 +1,174 @@
+#include "shell/view_tools.h"
+
+#include "look/look.h"
+#include "look/parts.h"
+#include "view/map_sheet.h"
+
+namespace zp {
+
+namespace {
+
+/// The scenes that something was made from, whatever stands between.
+void addScenesOf(const Study& study, const std::string& id, QStringList& names) {
+  if (const auto* s = study.scene(id); s != nullptr && !names.contains(q(s->scene.name)))
+    names << q(s->scene.name);
+  if (const auto* p = study.product(id))
+    for (const auto& i : p->inputs) addScenesOf(study, i.id, names);
+}
+
+}  // namespace
+
+MapSheetPanel::MapSheetPanel(Workbench& bench, MapView& view,
+                             std::function<std::vector<ViewShape>()> shapes)
+    : FloatingPanel("Map to hand over", &view),
+      bench_(bench),
+      view_(view),
+      shapes_(std::move(shapes)) {
+  body()->addWidget(
+      secondLabel("What is seen, with title, key, scale bar, north, source and date."));
+  const auto row = [this](const QString& label, QWidget* field, const char* name) {
+    auto* r = new QHBoxLayout;
+    auto* l = secondLabel(label);
+    l->setFixedWidth(58);
+    r->addWidget(l);
+    r->addWidget(field, 1);
+    field->setObjectName(name);
+    field->setAccessibleName(label);
+    body()->addLayout(r);
+  };
+  title_ = new QLineEdit;
+  source_ = new QLineEdit;
+  credit_ = new QLineEdit;
+  credit_->setPlaceholderText("who made it, under which licence");
+  paper_ = new QComboBox;
+  paper_->addItems(sheetPapers());
+  row("Title", title_, "sheetTitle");
+  row("Source", source_, "sheetSource");
+  row("Credit", credit_, "sheetCredit");
+  row("Paper", paper_, "sheetPaper");
+  auto* write = primaryButton("Write the map…");
+  write->setObjectName("sheetWrite");
+  body()->addWidget(write);
+  connect(write, &QPushButton::clicked, this, [this] {
+    const QString file =
+        QFileDialog::getSaveFileName(this, "Write the map", "map.pdf", "PDF (*.pdf);;PNG (*.png)");
+    if (!file.isEmpty()) this->write(file);
+  });
+}
+
+void MapSheetPanel::open() {
+  const Picture& p = view_.front();
+  title_->setText(q(bench_.study().name) + (p.none() ? "" : ": " + p.title));
+  QStringList from;
+  addScenesOf(bench_.study(), p.of, from);
+  source_->setText(from.join(", "));
+  const Json credit = bench_.place("credit");
+  credit_->setText(credit.is_string() ? q(credit.get<std::string>()) : QString());
+  setVisible(true);
+  place();
+  title_->setFocus();
+}
+
+void MapSheetPanel::write(const QString& file) {
+  bench_.setPlace("credit", credit_->text().toStdString());
+  MapSheet sheet;
+  sheet.title = title_->text();
+  sheet.credit = credit_->text();
+  sheet.source = source_->text();
+  sheet.front = view_.front();
+  sheet.back = view_.back();
+  sheet.shapes = shapes_();
+  sheet.extent = view_.visible();
+  sheet.crs = view_.crs();
+  if (const auto* p = bench_.study().product(sheet.front.of)) sheet.date = niceDate(p->date);
+  if (const auto* s = bench_.study().scene(sheet.front.of)) sheet.date = niceDate(s->scene.date);
+  hide();
+  bench_.background(
+      "Write the map",
+      [sheet, paper = paper_->currentText(), file](const Progress& progress) {
+        writeMapSheet(sheet, paper, file);
+        progress.at(1);
+      },
+      [this, file] { Q_EMIT bench_.notice(QString("The map is in “%1”.").arg(file)); });
+}
+
+ViewTools::ViewTools(Workbench& bench, MapView& view, TileStore& tiles,
+                     std::function<std::vector<ViewShape>()> shapes)
+    : QWidget(&view), view_(view) {
+  setObjectName("viewTools");
+  setAttribute(Qt::WA_StyledBackground);
+  const QColor ground = tokens().overlay;
+  setStyleSheet(QString("#viewTools { background: rgba(%1,%2,%3,205); border-radius: 4px; }")
+                    .arg(ground.red())
+                    .arg(ground.green())
+                    .arg(ground.blue()));
+  display_ = new DisplayPanel(bench, view, tiles);
+  sheet_ = new MapSheetPanel(bench, view, std::move(shapes));
+  profiles_ = new ProfileCard(bench, &view);
+  auto* row = new QHBoxLayout(this);
+  row->setContentsMargins(3, 3, 3, 3);
+  row->setSpacing(1);
+  const auto add = [&](const char* sign, const QString& tip, auto slot) {
+    auto* b = new QToolButton;
+    b->setObjectName(sign);
+    b->setIcon(icon(sign));
+    b->setToolTip(tip);
+    b->setAccessibleName(tip);
+    connect(b, &QToolButton::clicked, this, slot);
+    row->addWidget(b);
+    return b;
+  };
+  const auto addMode = [&](MapView::Mode mode, const char* sign, const QString& tip) {
+    modes_[mode] = add(sign, tip, [this, mode] { toggleMode(mode); });
+    modes_[mode]->setCheckable(true);
+  };
+  using Mode = MapView::Mode;
+  addMode(Mode::Curtain, "curtain", "Curtain: back picture left, front picture right (C)");
+  addMode(Mode::SideBySide, "side", "Side by side: back picture left, front picture right (V)");
+  addMode(Mode::Loupe, "loupe", "Loupe: the back picture enlarged under a glass (L)");
+  add("swap", "Swap front and back (X)", [this] { Q_EMIT view_.swapAsked(); });
+  add("fit", "Fit (0)", [this] { view_.fit(); });
+  add("display", "How it is shown: stretch, steps, opacity (D)", [this] { openDisplay(); });
+  add("sheet", "Map to hand over", [this] {
+    if (sheet_->isVisible())
+      sheet_->hide();
+    else
+      display_->hide(), sheet_->open();
+  });
+  adjustSize();
+  view_.installEventFilter(this);
+}
+
+void ViewTools::setMode(MapView::Mode mode) {
+  view_.setMode(mode);
+  for (const auto& [m, button] : modes_) button->setChecked(m == mode);
+}
+
+void ViewTools::toggleMode(MapView::Mode mode) {
+  setMode(view_.mode() == mode ? MapView::Mode::Front : mode);
+  Q_EMIT modeChosen();
+}
+
+void ViewTools::openDisplay() {
+  sheet_->hide();
+  display_->setVisible(!display_->isVisible());
+  display_->refresh();
+  if (display_->isVisible()) display_->place();
+}
+
+void ViewTools::setShown(bool shown) {
+  setVisible(shown);
+  if (!shown) display_->hide(), sheet_->hide(), profiles_->hide();
+}
+
+bool ViewTools::eventFilter(QObject*, QEvent* e) {
+  if (e->type() != QEvent::Resize) return false;
+  move(view_.width() - width() - 12, view_.height() - height() - 12);
+  for (FloatingPanel* panel :
+       {static_cast<FloatingPanel*>(display_), static_cast<FloatingPanel*>(sheet_)})
+    if (panel->isVisible()) panel->place();
+  profiles_->place();
+  return false;
+}
+
+}  // namespace zp

@@ -1,0 +1,196 @@
+#include "tour/measure.h"
+
+#include <fmt/format.h>
+
+#include <QtTest/QTest>
+
+#include "base/outputs.h"
+#include "base/random.h"
+#include "grid/raster_writer.h"
+#include "tour/driver.h"
+
+namespace fs = std::filesystem;
+
+namespace zp {
+namespace {
+
+constexpr int kWidth = 12000, kHeight = 10000;
+
+/// Fields of 80 pixels with some noise, in three bands, with overviews.
+void makeScene(const fs::path& file) {
+  RasterSpec spec;
+  spec.grid.width = kWidth, spec.grid.height = kHeight;
+  spec.grid.transform = {400000, 10, 0, 6000000, 0, -10};
+  spec.grid.georeferenced = true;
+  spec.grid.crs = crsFrom("EPSG:32627");
+  spec.type = NumberType::UInt16;
+  for (const char* role : {"green", "red", "nir"}) {
+    spec.bands.emplace_back();
+    spec.bands.back().name = role;
+    spec.bands.back().scale = 0.0001;
+  }
+  Outputs outputs(true);
+  const fs::path temporary = outputs.add(file);
+  RasterWriter writer(temporary, spec);
+  std::vector<uint16_t> values;
+  for (int y = 0; y < kHeight; y += 256) {
+    const Window w{0, y, kWidth, std::min(256, kHeight - y)};
+    values.resize(w.pixels());
+    for (uint64_t b = 0; b < 3; ++b) {
+      for (size_t i = 0; i < values.size(); ++i) {
+        const auto x = i % kWidth, row = static_cast<size_t>(y) + i / kWidth;
+        const uint64_t field = mix(mix(x / 80, row / 80), b) % 3000;
+        values[i] = static_cast<uint16_t>(600 + field + mix(i + row, b) % 150);
+      }
+      writer.writeCodes(static_cast<int>(b) + 1, w, values);
+    }
+  }
+  writer.finish();
+  addOverviews(temporary, false);
+  outputs.commit();
+}
+
+void report(const char* what, double value, const char* unit, double most) {
+  fmt::print("{:58} {:8.1f} {:3}  at most {:.0f} {}\n", what, value, unit, most,
+             value <= most ? "" : "  NOT MET");
+}
+
+double highest(std::vector<double> all, double share) {
+  std::sort(all.begin(), all.end());
+  return all.empty() ? 0 : all[static_cast<size_t>(share * static_cast<double>(all.size() - 1))];
+}
+
+/// Each frame: one move of the hand, all that it brings, and the painting.
+template <class Move>
+std::vector<double> frames(MapView& view, int count, Move move) {
+  std::vector<double> times;
+  QElapsedTimer clock;
+  for (int i = 0; i < count; ++i) {
+    clock.start();
+    move(i);
+    QCoreApplication::processEvents();
+    view.repaint();
+    times.push_back(static_cast<double>(clock.nsecsElapsed()) / 1e6);
+    QTest::qWait(5);  // a hand is not faster, and tiles arrive meanwhile
+  }
+  return times;
+}
+
+void send(MapView& view, QEvent::Type type, QPointF at, Qt::MouseButtons held) {
+  QMouseEvent e(type, at, view.mapToGlobal(at),
+                type == QEvent::MouseMove ? Qt::NoButton : Qt::LeftButton, held, Qt::NoModifier);
+  QCoreApplication::sendEvent(&view, &e);
+}
+
+std::vector<double> panned(MapView& view) {
+  const QPointF from(600, 300);
+  send(view, QEvent::MouseButtonPress, from, Qt::LeftButton);
+  auto times = frames(view, 150, [&](int i) {
+    send(view, QEvent::MouseMove, from - QPointF(6.0 * i * (i % 300 < 150 ? 1 : -1), 2.0 * i),
+         Qt::LeftButton);
+  });
+  send(view, QEvent::MouseButtonRelease, from, Qt::NoButton);
+  return times;
+}
+
+std::vector<double> zoomed(MapView& view) {
+  return frames(view, 80, [&](int i) {
+    const QPointF at(400, 240);
+    QWheelEvent e(at, view.mapToGlobal(at), {}, QPoint(0, i < 40 ? 120 : -120), Qt::NoButton,
+                  Qt::NoModifier, Qt::NoScrollPhase, false);
+    QCoreApplication::sendEvent(&view, &e);
+  });
+}
+
+/// From a key in the formula to its whole picture on the visible part.
+double preview(Driver& driver) {
+  driver.stage(1);
+  driver.settle();
+  auto& view = driver.window().view();
+  std::vector<double> times;
+  QElapsedTimer clock;
+  auto* edit = driver.find<QPlainTextEdit>("formula");
+  for (int i = 1; i <= 9; ++i) {
+    const QString before = view.front().key;
+    clock.start();
+    edit->setPlainText(QString("(nir - red) / (nir + red + 0.%1)").arg(i));
+    driver.until([&] { return view.front().key != before && view.anything(); }, "the preview");
+    driver.until([&] { return view.complete(); }, "all of the preview");
+    times.push_back(static_cast<double>(clock.nsecsElapsed()) / 1e6);
+  }
+  return highest(times, 0.5);
+}
+
+/// The longest time between two beats of the window's thread while a job runs.
+double longestHold(Driver& driver) {
+  QElapsedTimer clock;
+  double longest = 0;
+  QTimer beat;
+  QObject::connect(&beat, &QTimer::timeout, [&] {
+    longest = std::max(longest, static_cast<double>(clock.nsecsElapsed()) / 1e6);
+    clock.start();
+  });
+  auto& bench = driver.window().bench();
+  bench.run({{"do", "index"},
+             {"scene", bench.currentScene()->id},
+             {"formula", "ndiff(nir, red)"},
+             {"name", "Measured"}},
+            "Measured");
+  clock.start();
+  beat.start(0);
+  driver.until([&] { return !bench.jobs().busy(); }, "the index");
+  beat.stop();
+  return longest;
+}
+
+void measureBig(Driver& driver, const QDir& folder) {
+  auto& w = driver.window();
+  const fs::path file = folder.filePath("scene.tif").toStdString();
+  if (!fs::exists(file)) {
+    fmt::print("A scene of {} million pixels is made in {}…\n", kWidth / 1000 * kHeight / 1000,
+               file.string());
+    makeScene(file);
+  }
+  const QString study = folder.filePath("study");
+  QDir(study).removeRecursively();
+  if (!w.bench().create(study, "Measured")) throw std::runtime_error("no study could be made");
+  auto& view = w.view();
+  QElapsedTimer clock;
+  clock.start();
+  w.bench().bringIn({q(file.string())});
+  driver.until([&] { return view.anything(); }, "the first picture");
+  report("First picture of 120 Mpx", static_cast<double>(clock.elapsed()), "ms", 1000);
+  driver.settle();
+  report("  all of it, at full sharpness", static_cast<double>(clock.elapsed()), "ms", 5000);
+  view.setCentre(view.centre(), 40);
+  driver.settle();
+  const auto pan = panned(view);
+  report("Panning, 95th percentile of a frame", highest(pan, 0.95), "ms", 33);
+  view.setCentre(view.centre(), 40);
+  driver.settle();
+  report("Zooming, 95th percentile of a frame", highest(zoomed(view), 0.95), "ms", 33);
+  driver.settle();
+  report("A formula's picture on the visible part, median", preview(driver), "ms", 150);
+  report("Longest hold of the window while an index is made", longestHold(driver), "ms", 100);
+}
+
+}  // namespace
+
+int runMeasure(MainWindow& window, const QString& folder, const QElapsedTimer& started) {
+  try {
+    Driver driver(window);
+    if (window.bench().hasStudy()) {
+      driver.until([&] { return window.view().anything(); }, "the first picture");
+      report("Usable after its start, on the study named", static_cast<double>(started.elapsed()),
+             "ms", 1000);
+    }
+    if (!QDir().mkpath(folder)) throw std::runtime_error("the folder cannot be made");
+    measureBig(driver, QDir(folder));
+    return 0;
+  } catch (const std::exception& e) {
+    fmt::print(stderr, "Measuring stopped: {}\n", e.what());
+    return 1;
+  }
+}
+
+}  // namespace zp

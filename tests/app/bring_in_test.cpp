@@ -1,0 +1,284 @@
+// What comes in: deliveries with guessed bands, class maps and quantities, and the archive with an
+// outage, worked by mouse and keys.
+#include "legend/class_map.h"
+#include "scene/catalogue.h"
+#include "support/rasters.h"
+#include "window_fixture.h"
+
+namespace zp {
+namespace {
+
+using namespace testing;
+
+class BringInWindow : public RealWindow {
+ protected:
+  void SetUp() override {
+    RealWindow::SetUp();
+    d().stage(0);
+    fs::create_directory(folder_ / "in");
+  }
+  /// Files of one band under names that a ground station might give.
+  void deliver() {
+    const fs::path from = HAVEN "/archive/finch-2024-07-11/finch-2024-07-11-";
+    const std::pair<const char*, const char*> names[] = {
+        {"1-blue", "B02"}, {"2-green", "B03"}, {"3-red", "B04"}, {"5-nir", "B08"}};
+    for (const char* date : {"20310601", "20310615"})
+      for (const auto& [ours, theirs] : names)
+        fs::copy(from.string() + ours + ".tif",
+                 folder_ / "in" / (std::string("haven_") + date + "_" + theirs + "_10m.tif"));
+  }
+  void bringFolder() {
+    whenAskedForAFile(folder_ / "in");
+    d().click("bringFolder");
+    d().until([&] { return !w().bench().jobs().busy(); }, "the files to be looked at");
+  }
+  QListWidget* incoming() { return d().find<QListWidget>("incomingList"); }
+};
+
+TEST_F(BringInWindow, RolesAreConfirmedBeforeTwoDatesComeIn) {
+  deliver();
+  const size_t n = s().scenes.size();
+  bringFolder();
+  ASSERT_EQ(incoming()->count(), 2);
+  EXPECT_EQ(d().find<QPushButton>("primary")->text(), "Bring in 2 scenes");
+  EXPECT_EQ(d().find<QComboBox>("incomingRole-4")->currentText(), "nir");
+  EXPECT_EQ(d().find<QLineEdit>("incomingDate")->text(), "2031-06-01");
+  look("incoming");
+  EXPECT_EQ(s().scenes.size(), n);  // nothing has come in yet
+  // A guess that is wrong is put right; the other date stays out.
+  choose("incomingRole-1", "coastal");
+  d().press("incomingName", "June");
+  incoming()->item(1)->setCheckState(Qt::Unchecked);
+  EXPECT_EQ(d().find<QPushButton>("primary")->text(), "Bring in 1 scene");
+  d().press("incomingDate", "2031-13-01");
+  d().click("primary");
+  EXPECT_TRUE(said().contains("year-month-day"));
+  d().press("incomingDate", "2031-06-01");
+  d().click("primary");
+  d().settle();
+  ASSERT_EQ(s().scenes.size(), n + 1);
+  const Scene& june = s().scenes.back().scene;
+  EXPECT_EQ(june.name, "June");
+  EXPECT_EQ(june.roles(), (std::vector<std::string>{"coastal", "green", "red", "nir"}));
+  EXPECT_EQ(w().view().front().of, s().scenes.back().id);
+  key(Qt::Key_Z, Qt::ControlModifier);
+  EXPECT_EQ(s().scenes.size(), n);
+  key(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+  EXPECT_EQ(s().scenes.size(), n + 1);
+}
+
+TEST_F(BringInWindow, WhatWasTakenForOneSceneIsTakenApartAndJoined) {
+  deliver();
+  bringFolder();
+  d().click("incomingApart");
+  EXPECT_EQ(incoming()->count(), 5);
+  incoming()->setCurrentRow(1);
+  d().click("incomingJoin");
+  ASSERT_EQ(incoming()->count(), 4);
+  EXPECT_EQ(d().find<QTableWidget>("incomingBands")->rowCount(), 2);
+  d().click("backToScenes");
+  EXPECT_TRUE(d().find<QListWidget>("sceneList")->isVisible());
+}
+
+TEST_F(BringInWindow, RadarThatDoesNotTellPowerFromDecibelsIsAsked) {
+  Grid g = metricGrid(8, 6);
+  writeFloats(folder_ / "in/r.tif", g, {std::vector<float>(48, 3000.0f), std::vector<float>(48, 2000.0f)},
+              {"vv", "vh"});
+  bringFolder();
+  EXPECT_TRUE(d().find<QLabel>("incomingNote")->text().contains("power or decibels"));
+  const size_t n = s().scenes.size();
+  d().click("primary");
+  EXPECT_TRUE(said().contains("power or decibels"));
+  EXPECT_EQ(s().scenes.size(), n);
+  choose("incomingState", "backscatter, decibels");
+  d().click("primary");
+  d().settle();
+  ASSERT_EQ(s().scenes.size(), n + 1);
+  EXPECT_EQ(s().scenes.back().scene.state, ValueState::BackscatterDecibels);
+}
+
+TEST_F(BringInWindow, AClassMapMadeElsewhereIsMatchedWithTheLegend) {
+  const Grid g = RasterFile(s().scenes[0].scene.bands[0].file).grid();
+  std::vector<uint16_t> codes(g.pixels());
+  for (size_t i = 0; i < codes.size(); ++i) codes[i] = static_cast<uint16_t>(11 + i % 3);
+  Legend theirs;
+  for (const auto& [code, name] : {std::pair{11, "reedbed"}, {12, "open water"}, {13, "gorse"}}) {
+    LegendClass c;
+    c.code = code, c.name = name, c.colour = {10, 200, 30};
+    theirs.add(c);
+  }
+  RasterWriter writer(folder_ / "in/theirs.tif", classMapSpec(g, theirs, "theirs"));
+  writer.writeCodes(1, {0, 0, g.width, g.height}, codes);
+  writer.finish();
+  bringFolder();
+  EXPECT_EQ(d().find<QComboBox>("incomingAs")->currentText(), "a class map");
+  d().until([&] { return d().find<QTableWidget>("incomingMatch")->rowCount() == 3; },
+            "their classes");
+  // By name: the legend's reedbed is 4, its open water 1. Gorse is new.
+  EXPECT_EQ(d().find<QComboBox>("ours-11")->currentData().toInt(), 4);
+  EXPECT_EQ(d().find<QComboBox>("ours-12")->currentData().toInt(), 1);
+  EXPECT_EQ(d().find<QComboBox>("ours-13")->currentText(), "a new class");
+  look("incoming-classes");
+  const size_t n = d().products();
+  d().click("primary");
+  d().until([&] { return d().products() == n + 1; }, "the map");
+  const Product& map = s().products.back();
+  EXPECT_EQ(map.kind, ProductKind::ClassMap);
+  ASSERT_NE(s().legend.find(13), nullptr);
+  EXPECT_EQ(s().legend.find(13)->name, "gorse");
+  EXPECT_EQ(s().legend.find(13)->colour.g, 200);
+  std::vector<uint16_t> ours(3);
+  RasterFile(map.file).readCodes(1, {0, 0, 3, 1}, ours.data());
+  EXPECT_EQ(ours, (std::vector<uint16_t>{4, 1, 13}));
+}
+
+TEST_F(BringInWindow, PolygonsBecomeAClassMapOnTheScenesPixels) {
+  whenAskedForAFile(HAVEN "/outlines/outlines.gpkg");
+  d().click("bringFiles");
+  d().settle();
+  for (int i = 0; i < incoming()->count(); ++i) {
+    const bool training = incoming()->item(i)->text().startsWith("training");
+    incoming()->item(i)->setCheckState(training ? Qt::Checked : Qt::Unchecked);
+    if (training) incoming()->setCurrentRow(i);
+  }
+  choose("incomingAs", "a class map");
+  choose("incomingField", "class");
+  d().until([&] { return d().find<QTableWidget>("incomingMatch")->rowCount() > 3; }, "the classes");
+  const size_t n = d().products();
+  d().click("primary");
+  d().until([&] { return d().products() == n + 1; }, "the map");
+  EXPECT_EQ(s().products.back().kind, ProductKind::ClassMap);
+  EXPECT_GT(s().products.back().facts["classes"].size(), 3u);
+}
+
+TEST_F(BringInWindow, AQuantityComesInWithUnitAndPeriod) {
+  whenAskedForAFile(HAVEN "/outlines/surface-temperature.tif");
+  d().click("bringFiles");
+  d().settle();
+  EXPECT_EQ(d().find<QComboBox>("incomingAs")->currentText(), "a quantity");
+  EXPECT_EQ(d().find<QLineEdit>("incomingUnit")->text(), "°C");
+  d().press("incomingFrom", "2031-07-01");
+  d().press("incomingTo", "2031-07-31");
+  const size_t n = d().products();
+  d().click("primary");
+  d().until([&] { return d().products() == n + 1; }, "the quantity");
+  const Product& p = s().products.back();
+  EXPECT_EQ(p.kind, ProductKind::Quantity);
+  EXPECT_EQ(p.facts["unit"], "°C");
+  EXPECT_EQ(p.date, "2031-07-31");
+  // It can be used in a formula at once.
+  d().stage(1);
+  d().find<QPlainTextEdit>("formula")->setPlainText("nir + 0 * surface_temperature");
+  d().settle();
+  EXPECT_EQ(said(), "");
+}
+
+class ArchiveWindow : public BringInWindow {
+ protected:
+  void openArchive() {
+    w().bench().setPlace("archive", HAVEN "/archive/catalog.json");
+    d().click("bringArchive");
+    d().until([&] { return list()->count() > 0; }, "the archive's answer");
+  }
+  QListWidget* list() { return d().find<QListWidget>("archiveList"); }
+  QString archiveSaid() { return d().find<QLabel>("archiveSaid")->text(); }
+  /// Asks and waits for a number of scenes.
+  void until(int n) {
+    d().until([&] { return list()->count() == n && archiveSaid().contains("scene"); },
+              "the answer");
+  }
+  void enter(const QString& field, const QString& text) {
+    d().press(field, text);
+    QTest::keyClick(d().find<QLineEdit>(field), Qt::Key_Return);
+  }
+  void pick(const QString& title) {
+    for (int i = 0; i < list()->count(); ++i)
+      if (list()->item(i)->text().startsWith(title)) {
+        list()->scrollToItem(list()->item(i));
+        QTest::mouseClick(list()->viewport(), Qt::LeftButton, {},
+                          list()->visualItemRect(list()->item(i)).center());
+        return;
+      }
+    ADD_FAILURE() << "the archive has no " << title.toStdString();
+  }
+};
+
+TEST_F(ArchiveWindow, ASearchNarrowsWhatIsFound) {
+  openArchive();
+  EXPECT_EQ(list()->count(), 17);
+  choose("archiveSensor", "finch");
+  until(4);
+  enter("archiveFrom", "2031-01-01");
+  until(3);
+  d().find<QSpinBox>("archiveCloud")->setValue(1);
+  until(2);
+  EXPECT_FALSE(list()->item(0)->icon().isNull());
+  EXPECT_TRUE(list()->item(0)->text().contains("fetched"));
+  choose("archivePlace", "in the study area");
+  until(2);
+  enter("archiveFrom", "soon");
+  d().until([&] { return said().contains("year-month-day"); }, "what is wrong with the date");
+}
+
+TEST_F(ArchiveWindow, AFetchThatBreaksOffIsGoneOnWith) {
+  openArchive();
+  choose("archiveService", "breaks off");
+  d().until([&] { return !w().findChild<QPushButton*>("archiveStop")->isVisible(); }, "the answer");
+  until(17);
+  pick("Finch 9 Oct");
+  EXPECT_TRUE(d().find<QPushButton>("primary")->text().startsWith("Fetch 1 scene ("));
+  const size_t n = s().scenes.size();
+  d().click("primary");
+  d().until([&] { return said().contains("broke off"); }, "the outage");
+  EXPECT_EQ(s().scenes.size(), n);
+  EXPECT_TRUE(list()->selectedItems().value(0)->text().contains("of it are here"));
+  look("archive-outage");
+  choose("archiveService", "answers at once");
+  d().until([&] { return said().isEmpty(); }, "the question");
+  until(17);
+  EXPECT_EQ(list()->selectedItems().size(), 1);  // what was chosen stays chosen
+  d().click("primary");
+  d().until([&] { return s().scenes.size() == n + 1; }, "the scene");
+  const Scene& autumn = s().scenes.back().scene;
+  EXPECT_EQ(autumn.name, "Finch 9 Oct");
+  EXPECT_EQ(autumn.quality.flags.size(), 2u);
+  EXPECT_EQ(autumn.bands[0].file.parent_path(), s().folder() / "scenes/finch-2031-10-09");
+  d().settle();
+  EXPECT_TRUE(list()->selectedItems().value(0)->text().contains("fetched"));
+  reopen();
+  EXPECT_EQ(s().scenes.size(), n + 1);
+}
+
+TEST_F(ArchiveWindow, AnArchiveThatIsSlowOrDownIsSaid) {
+  openArchive();
+  choose("archiveService", "is down");
+  d().until([&] { return archiveSaid().contains("does not answer"); }, "the outage");
+  choose("archiveService", "is slow");
+  d().until([&] { return w().findChild<QPushButton*>("archiveStop")->isVisible(); }, "the waiting");
+  d().click("archiveStop");
+  EXPECT_TRUE(archiveSaid().contains("stopped waiting"));
+  // A catalogue that is none.
+  std::ofstream(folder_ / "tea.json") << "{\"type\": \"Tea\"}";
+  whenAskedForAFile(folder_ / "tea.json");
+  d().click("archiveOther");
+  d().until([&] { return archiveSaid().contains("neither a STAC catalogue"); }, "what is wrong");
+}
+
+TEST_F(ArchiveWindow, ACatalogueIsWrittenAndSearchedAgain) {
+  fs::create_directory(folder_ / "list");
+  w().bench().writeCatalogueOf(q((folder_ / "list").string()));
+  EXPECT_TRUE(w().notice().contains("catalog.json"));
+  EXPECT_EQ(readCatalogue(folder_ / "list/catalog.json").size(), s().scenes.size());
+  // Brought in like a file, it opens as an archive; its scenes can be used where they are.
+  whenAskedForAFile(folder_ / "list/catalog.json");
+  d().click("bringFiles");
+  d().until([&] { return w().findChild<QListWidget*>("archiveList")->isVisible(); }, "the archive");
+  until(static_cast<int>(s().scenes.size()));
+  const size_t n = s().scenes.size();
+  list()->item(0)->setSelected(true);
+  d().click("archiveInPlace");
+  EXPECT_EQ(s().scenes.size(), n + 1);
+}
+
+}  // namespace
+}  // namespace zp
