@@ -120,7 +120,7 @@ Call index(CLI::App& app) {
                     fmt::format("“{}” has no {} band, which {} needs; give it with --roles or "
                                 "--sensor.",
                                 scene.name, listed(missing), entry.name));
-              text = entry.formula;
+              text = formulaFor(entry, scope.scenes[0].scene);
               name = entry.name;
             }
             const Formula formula = formulaFrom(text, scope.names());

@@ -83,6 +83,23 @@ QIcon swatch(const QColor& colour, int size) {
   return out;
 }
 
+QWidget* fieldRow(const QString& label, std::initializer_list<QWidget*> fields, int labelWidth) {
+  auto* holder = new QWidget;
+  auto* row = new QHBoxLayout(holder);
+  row->setContentsMargins(0, 0, 0, 0);
+  row->setSpacing(8);
+  auto* text = secondLabel(label);
+  text->setFixedWidth(labelWidth);
+  text->setBuddy(*fields.begin());
+  row->addWidget(text);
+  for (auto* field : fields) {
+    if (field->accessibleName().isEmpty()) field->setAccessibleName(label);
+    // What has a width of its own keeps it.
+    row->addWidget(field, field->minimumWidth() == field->maximumWidth() ? 0 : 1);
+  }
+  return holder;
+}
+
 FlowLayout::FlowLayout(int spacing) : spacing_(spacing) {
   setContentsMargins(0, 0, 0, 0);
 }

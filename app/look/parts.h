@@ -14,6 +14,10 @@ QPushButton* linkButton(const QString& text);
 QFrame* hairline();
 /// A small square in a colour.
 QIcon swatch(const QColor& colour, int size = 12);
+/// A label with its fields beside it, as one widget; the fields are named by the label where they
+/// have no name of their own.
+QWidget* fieldRow(const QString& label, std::initializer_list<QWidget*> fields,
+                  int labelWidth = 108);
 void setTone(QLabel* label, const char* tone);
 
 /// Children side by side, on as many lines as they need.

@@ -55,16 +55,7 @@ DisplayPanel::DisplayPanel(Workbench& bench, MapView& view, TileStore& tiles)
   };
   const auto row = [](QVBoxLayout* into, const QString& label,
                       std::initializer_list<QWidget*> all) {
-    auto* r = new QHBoxLayout;
-    r->setSpacing(6);
-    auto* l = secondLabel(label);
-    l->setFixedWidth(74);
-    r->addWidget(l);
-    for (auto* w : all) {
-      if (w->accessibleName().isEmpty()) w->setAccessibleName(label);
-      r->addWidget(w, qobject_cast<QSpinBox*>(w) != nullptr ? 0 : 1);
-    }
-    into->addLayout(r);
+    into->addWidget(fieldRow(label, all, 74));
   };
 
   auto* s = box(stretchBox_);
@@ -139,6 +130,7 @@ DisplayPanel::DisplayPanel(Workbench& bench, MapView& view, TileStore& tiles)
   steps_->addItems({"without steps", "equal steps", "equal counts"});
   count_ = new QSpinBox;
   count_->setObjectName("displayCount");
+  count_->setFixedWidth(64);
   count_->setRange(2, kMostSteps);
   count_->setAccessibleName("How many steps");
   row(st, "Classed", {steps_, count_});

@@ -41,6 +41,11 @@ MainWindow::MainWindow() : book_(bench_) {
   notice_ = new QLabel;
   notice_->setObjectName("notice");
   notice_->setWordWrap(true);
+  connect(notice_, &QLabel::linkActivated, this, [this](const QString& id) {
+    showFront(id);
+    view_->fit();
+    noticeBar_->hide();
+  });
   auto* close = new QToolButton;
   close->setIcon(icon("close"));
   close->setAccessibleName("Close this line");
@@ -130,6 +135,7 @@ MainWindow::MainWindow() : book_(bench_) {
     showFront(id);
   });
   connect(&bench_, &Workbench::productMade, this, [this](const QString& id) {
+    offerToGo(id);
     if (view_->front().of == id.toStdString()) showFront(id);
     if (view_->back().of == id.toStdString()) setBack(bench_.pictureOf(id));
   });
@@ -555,6 +561,22 @@ std::vector<ViewShape> MainWindow::outlineShapes() {
     }
   }
   return shapes;
+}
+
+/// A new product that lies outside of what is seen.
+void MainWindow::offerToGo(const QString& id) {
+  try {
+    const Picture p = bench_.pictureOf(id);
+    if (p.none() || view_->crs().empty()) return;
+    const Grid g = gridOf(p);
+    const auto where = g.crs.empty() ? std::nullopt : broughtTo(g.extent(), g.crs, view_->crs());
+    if (where && !where->overlaps(view_->visible()))
+      tell(QString("%1 lies outside of what is seen. <a href=\"%2\">Go there</a>")
+               .arg(p.title.toHtmlEscaped(), id),
+           false);
+  } catch (const std::exception&) {
+    // It cannot be read; the view says so.
+  }
 }
 
 void MainWindow::updateOverlays() {

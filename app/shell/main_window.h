@@ -80,6 +80,7 @@ class MainWindow : public QMainWindow {
   void popUp(const QString& html);
   std::vector<ViewShape> outlineShapes();
   void showAgain();
+  void offerToGo(const QString& id);
 
   Workbench bench_;
   LabelBook book_;

@@ -17,6 +17,18 @@ void Probe::setPictures(const Picture& front, const Picture& back) {
 
 namespace {
 
+/// "50.20000° N  3.50000° W" of a place in a projected system; "" where it is in degrees anyway.
+QString inDegrees(Place p, const std::string& crs) {
+  if (crs.empty() || crsIsGeographic(crs)) return {};
+  try {
+    if (!CrsChange(crs, crsFrom("EPSG:4326")).apply(p)) return {};
+  } catch (const std::exception&) {
+    return {};
+  }
+  return decimal(std::abs(p.y), 5) + (p.y < 0 ? "° S  " : "° N  ") + decimal(std::abs(p.x), 5) +
+         (p.x < 0 ? "° W" : "° E");
+}
+
 /// Of a formula that is only looked at; NaN outside.
 float valueAt(const Picture& p, Place place, const std::string& crs) {
   const bool both = !crs.empty() && !p.scope.grid.crs.empty();
@@ -124,8 +136,15 @@ void Probe::paintEvent(QPaintEvent*) {
     where = decimal(place_.x, 5) + "°  " + decimal(place_.y, 5) + "°";
   else
     where = decimal(place_.x, 0) + " E  " + decimal(place_.y, 0) + " N";
-  p.drawText(QRectF(14, 0, 220, height()), Qt::AlignVCenter, where);
+  const QString degrees = inDegrees(place_, crs);
+  const double tall = degrees.isEmpty() ? height() : height() / 2.0 - 4;
+  p.drawText(QRectF(14, degrees.isEmpty() ? 0 : 5, 220, tall), Qt::AlignVCenter, where);
   double x = 30 + p.fontMetrics().horizontalAdvance(where);
+  if (!degrees.isEmpty()) {
+    p.setPen(t.second);
+    p.drawText(QRectF(14, 4 + tall, 220, tall), Qt::AlignVCenter, degrees);
+    x = std::max(x, 30.0 + p.fontMetrics().horizontalAdvance(degrees));
+  }
   const auto& profile = answer_.profile;
   if (profile.size() > 2) {
     double low = 1e30, high = -1e30;

@@ -27,14 +27,8 @@ MapSheetPanel::MapSheetPanel(Workbench& bench, MapView& view,
   body()->addWidget(
       secondLabel("What is seen, with title, key, scale bar, north, source and date."));
   const auto row = [this](const QString& label, QWidget* field, const char* name) {
-    auto* r = new QHBoxLayout;
-    auto* l = secondLabel(label);
-    l->setFixedWidth(58);
-    r->addWidget(l);
-    r->addWidget(field, 1);
     field->setObjectName(name);
-    field->setAccessibleName(label);
-    body()->addLayout(r);
+    body()->addWidget(fieldRow(label, {field}, 58));
   };
   title_ = new QLineEdit;
   source_ = new QLineEdit;

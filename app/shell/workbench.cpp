@@ -142,7 +142,7 @@ std::function<void()> Workbench::ofThisStudy(std::function<void()> done) {
 bool Workbench::ensureStudy(const QString& firstFile) {
   if (study_) return true;
   const QString base = QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation) +
-                       "/Zany Patch/" + QFileInfo(firstFile).completeBaseName();
+                       "/Zany Patch/" + QFileInfo(QDir::cleanPath(firstFile)).completeBaseName();
   QString folder = base;
   for (int n = 2; QFileInfo::exists(folder); ++n) folder = base + QString(" %1").arg(n);
   if (!create(folder, QFileInfo(folder).fileName())) return false;

@@ -599,7 +599,7 @@ void MapView::keyPressEvent(QKeyEvent* e) {
     case Qt::Key_X:
       return Q_EMIT swapAsked();
     case Qt::Key_P:
-      if (inside_) return Q_EMIT pinAsked(toMap(mouse_));
+      if (inside_ && !bare_) return Q_EMIT pinAsked(toMap(mouse_));
       break;
     case Qt::Key_QuoteLeft:
       peeking_ = true;

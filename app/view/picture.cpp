@@ -177,21 +177,7 @@ struct Part {
 Part partOf(const Picture& p, const Grid& grid) {
   Part part{{0, 0, grid.width, grid.height}, p.display.part};
   if (part.shapes.empty()) return part;
-  const bool both = !p.display.partCrs.empty() && !grid.crs.empty();
-  const CrsChange change(both ? p.display.partCrs : "", both ? grid.crs : "");
-  double left = grid.width, top = grid.height, right = 0, bottom = 0;
-  for (auto& shape : part.shapes)
-    for (auto& ring : shape.rings)
-      for (auto& place : ring) {
-        change.apply(place);
-        const Place at = grid.toPixel(place);
-        left = std::min(left, at.x), right = std::max(right, at.x);
-        top = std::min(top, at.y), bottom = std::max(bottom, at.y);
-      }
-  const int x0 = std::clamp(static_cast<int>(std::floor(left)), 0, grid.width - 1),
-            y0 = std::clamp(static_cast<int>(std::floor(top)), 0, grid.height - 1);
-  part.window = {x0, y0, std::clamp(static_cast<int>(std::ceil(right)), x0 + 1, grid.width) - x0,
-                 std::clamp(static_cast<int>(std::ceil(bottom)), y0 + 1, grid.height) - y0};
+  part.window = bringOnto(grid, p.display.partCrs, part.shapes);
   return part;
 }
 

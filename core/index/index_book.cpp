@@ -130,6 +130,20 @@ std::vector<const IndexEntry*> searchIndexBook(const std::string& text) {
   return byName;
 }
 
+std::string formulaFor(const IndexEntry& entry, const Scene& scene) {
+  if (entry.group != "radar" || scene.state != ValueState::BackscatterDecibels)
+    return entry.formula;
+  std::string out;
+  size_t done = 0;
+  for (const auto& t : formulaTokens(entry.formula, knownRoles())) {
+    const std::string word = entry.formula.substr(t.at, t.length);
+    out += entry.formula.substr(done, t.at - done);
+    out += t.kind == FormulaToken::Name ? "(10 ^ (" + word + " / 10))" : word;
+    done = t.at + t.length;
+  }
+  return out + entry.formula.substr(done);
+}
+
 std::vector<std::string> missingRoles(const IndexEntry& entry, const Scene& scene) {
   std::vector<std::string> missing;
   for (const auto& r : entry.roles)

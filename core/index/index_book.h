@@ -31,6 +31,9 @@ const IndexEntry& indexEntry(const std::string& id);
 /// Entries that hold every word of `text`: in their names first, then in any of their texts, each
 /// in the order of the book. All of them for an empty text.
 std::vector<const IndexEntry*> searchIndexBook(const std::string& text);
+/// The entry's formula over a scene. Indices of radar are of power: of a scene in decibels each
+/// band is turned into power first.
+std::string formulaFor(const IndexEntry& entry, const Scene& scene);
 /// The roles of an index that the scene lacks.
 std::vector<std::string> missingRoles(const IndexEntry& entry, const Scene& scene);
 

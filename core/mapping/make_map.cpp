@@ -3,12 +3,15 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <limits>
 #include <numeric>
+#include <optional>
 
 #include "base/error.h"
 #include "base/text.h"
 #include "grid/block_pipeline.h"
 #include "legend/class_map.h"
+#include "outline/scanline.h"
 #include "scene/band_reader.h"
 
 namespace zp {
@@ -18,6 +21,14 @@ struct MapBlock {
   std::vector<uint16_t> codes;
   std::vector<float> confidence;
 };
+
+/// No data outside: such pixels get no class.
+void setAsideOutside(const InsideMask& mask, BandBlock& block) {
+  std::vector<uint8_t> inside;
+  mask.fill(block.window, inside);
+  for (size_t i = 0; i < block.values.size(); ++i)
+    if (inside[i % inside.size()] == 0) block.values[i] = std::numeric_limits<float>::quiet_NaN();
+}
 
 RasterSpec confidenceSpec(const Grid& grid) {
   RasterSpec spec;
@@ -31,7 +42,7 @@ RasterSpec confidenceSpec(const Grid& grid) {
 
 void makeMap(const Scene& scene, const std::vector<size_t>& bands, const Classifier& classifier,
              const Legend& legend, const std::filesystem::path& temporary, const Progress& progress,
-             const std::filesystem::path& confidence) {
+             const std::filesystem::path& confidence, const Layer* inside) {
   const BandReader reader(scene, bands);
   if (reader.bands() != classifier.bands())
     throw Error(fmt::format("The training used {} bands, but {} are chosen; choose the same.",
@@ -40,11 +51,14 @@ void makeMap(const Scene& scene, const std::vector<size_t>& bands, const Classif
   std::unique_ptr<RasterWriter> second;
   if (!confidence.empty())
     second = std::make_unique<RasterWriter>(confidence, confidenceSpec(scene.grid));
+  std::optional<InsideMask> mask;
+  if (inside != nullptr) mask.emplace(inside->shapes, scene.grid);
   runBlocks<MapBlock>(
       reader.windows(), progress,
       [&](Window w) {
         auto b = std::make_shared<MapBlock>();
         reader.read(w, b->bands);
+        if (mask) setAsideOutside(*mask, b->bands);
         return b;
       },
       [&](MapBlock& b) {

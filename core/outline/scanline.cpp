@@ -44,6 +44,27 @@ std::vector<Span> pixelsOfPoints(const Shape& shape, const Grid& grid) {
   return spans;
 }
 
+Window bringOnto(const Grid& grid, const std::string& fromCrs, std::vector<Shape>& shapes) {
+  const bool both = !fromCrs.empty() && !grid.crs.empty();
+  const CrsChange change(both ? fromCrs : "", both ? grid.crs : "");
+  double left = grid.width, top = grid.height, right = 0, bottom = 0;
+  for (auto& shape : shapes)
+    for (auto& ring : shape.rings)
+      for (auto& p : ring) {
+        change.apply(p);
+        const Place at = grid.toPixel(p);
+        left = std::min(left, at.x), right = std::max(right, at.x);
+        top = std::min(top, at.y), bottom = std::max(bottom, at.y);
+      }
+  const auto within = [](double v, int low, int high) {
+    return static_cast<int>(std::clamp(v, static_cast<double>(low), static_cast<double>(high)));
+  };
+  const int x = within(std::floor(left), 0, grid.width - 1),
+            y = within(std::floor(top), 0, grid.height - 1);
+  return {x, y, within(std::ceil(right), x + 1, grid.width) - x,
+          within(std::ceil(bottom), y + 1, grid.height) - y};
+}
+
 InsideMask::InsideMask(const std::vector<Shape>& shapes, const Grid& grid)
     : rows_(static_cast<size_t>(grid.height)) {
   for (const auto& shape : shapes)

@@ -19,6 +19,10 @@ std::vector<Span> pixelsInside(const Shape& shape, const Grid& grid);
 /// The pixel each point lies in.
 std::vector<Span> pixelsOfPoints(const Shape& shape, const Grid& grid);
 
+/// Brings polygons from a system into that of a grid (where both are known) and tells the window
+/// that holds them; one pixel of the grid at least.
+Window bringOnto(const Grid& grid, const std::string& fromCrs, std::vector<Shape>& shapes);
+
 /// Byte mask of a window: 1 inside any of the shapes.
 class InsideMask {
  public:

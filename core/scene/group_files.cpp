@@ -33,7 +33,11 @@ void collect(const fs::path& path, int depth, std::vector<fs::path>& files) {
         inside.push_back(entry.path());
     }
     std::sort(inside.begin(), inside.end(), naturalOrder);
-    for (const auto& one : inside) collect(one, depth + 1, files);
+    const auto folders = std::stable_partition(
+        inside.begin(), inside.end(), [](const fs::path& p) { return !fs::is_directory(p); });
+    const auto rasters = withoutPreviews({inside.begin(), folders});
+    files.insert(files.end(), rasters.begin(), rasters.end());
+    for (auto one = folders; one != inside.end(); ++one) collect(*one, depth + 1, files);
   }
   if (files.size() > kMostFiles)
     throw Error(fmt::format("“{}” holds more than {} rasters; choose a part of it.", path.string(),

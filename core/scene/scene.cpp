@@ -45,7 +45,7 @@ std::vector<fs::path> filesIn(const fs::path& folder) {
   if (files.empty())
     throw Error(fmt::format("The folder “{}” holds no rasters; choose one with a file a band.",
                             folder.string()));
-  return files;
+  return withoutPreviews(files);
 }
 
 /// The size of a pixel of one grid against that of another.
@@ -116,6 +116,19 @@ bool looksLikeRaster(const fs::path& file) {
                                                 ".png", ".jpg",  ".jpeg", ".nc"};
   const std::string e = lowered(file.extension().string());
   return std::find(endings.begin(), endings.end(), e) != endings.end();
+}
+
+std::vector<fs::path> withoutPreviews(const std::vector<fs::path>& files) {
+  const auto isPicture = [](const fs::path& file) {
+    const std::string e = lowered(file.extension().string());
+    return e == ".png" || e == ".jpg" || e == ".jpeg";
+  };
+  const bool others = std::any_of(files.begin(), files.end(),
+                                  [&](const fs::path& file) { return !isPicture(file); });
+  std::vector<fs::path> kept;
+  for (const auto& file : files)
+    if (!others || !isPicture(file) || RasterFile(file).grid().georeferenced) kept.push_back(file);
+  return kept;
 }
 
 std::string idOf(ValueState s) {
@@ -215,8 +228,8 @@ Scene openScene(const std::vector<fs::path>& files, const SceneOptions& options)
     const auto parts = rastersIn(file);
     for (const auto& part : parts) {
       // Of the variables of one file, those on the grid of the first are its bands.
-      const bool other = parts.size() > 1 && !scene.bands.empty() &&
-                         !RasterFile(part).grid().sameAs(scene.grid);
+      const bool other =
+          parts.size() > 1 && !scene.bands.empty() && !RasterFile(part).grid().sameAs(scene.grid);
       if (!other) appendBands(scene, part, files.size() > 1);
     }
   }

@@ -130,6 +130,9 @@ std::string withoutDate(const std::string& fileName);
 
 /// By its ending: one of the open raster formats.
 bool looksLikeRaster(const std::filesystem::path& file);
+/// Without the small pictures that lie beside scenes: PNG and JPEG that say no place, where another
+/// file does.
+std::vector<std::filesystem::path> withoutPreviews(const std::vector<std::filesystem::path>& files);
 
 Json toJson(const Scene& scene, const std::filesystem::path& base);
 Scene sceneFrom(const Json& json, const std::filesystem::path& base);

@@ -86,7 +86,9 @@ Product makeClassMap(const Study& study, const Json& step, const Progress& progr
   making.product.date = s.scene.date;
   const auto signatures = studySignatures(study, s.scene, bands, progress.part(0, 0.2));
   const auto classifier = makeClassifier(step.at("method"), signatures, optionsFrom(step));
-  makeMap(s.scene, bands, *classifier, study.legend, making.temporary, progress.part(0.2, 0.8));
+  const auto inside = insideOf(study, step, s.scene.grid.crs);
+  makeMap(s.scene, bands, *classifier, study.legend, making.temporary, progress.part(0.2, 0.8), {},
+          inside ? &*inside : nullptr);
   addOverviews(making.temporary, true);
   making.product.facts = {
       {"classes", toJson(classAreas(making.temporary, study.legend, progress.part(0.85, 1)))},

@@ -82,8 +82,8 @@ TEST_F(BringInWindow, WhatWasTakenForOneSceneIsTakenApartAndJoined) {
 
 TEST_F(BringInWindow, RadarThatDoesNotTellPowerFromDecibelsIsAsked) {
   Grid g = metricGrid(8, 6);
-  writeFloats(folder_ / "in/r.tif", g, {std::vector<float>(48, 3000.0f), std::vector<float>(48, 2000.0f)},
-              {"vv", "vh"});
+  writeFloats(folder_ / "in/r.tif", g,
+              {std::vector<float>(48, 3000.0f), std::vector<float>(48, 2000.0f)}, {"vv", "vh"});
   bringFolder();
   EXPECT_TRUE(d().find<QLabel>("incomingNote")->text().contains("power or decibels"));
   const size_t n = s().scenes.size();
@@ -171,6 +171,27 @@ TEST_F(BringInWindow, AQuantityComesInWithUnitAndPeriod) {
   d().find<QPlainTextEdit>("formula")->setPlainText("nir + 0 * surface_temperature");
   d().settle();
   EXPECT_EQ(said(), "");
+}
+
+TEST_F(BringInWindow, WhatLiesElsewhereOffersToGoThere) {
+  Grid far = metricGrid(30, 20);
+  far.crs = RasterFile(s().scenes[0].scene.bands[0].file).grid().crs;
+  RasterSpec spec{far, NumberType::Float32, {}, {}, {}};
+  spec.bands.resize(1);
+  spec.bands[0].unit = "mm";
+  RasterWriter writer(folder_ / "in/rain.tif", spec);
+  std::vector<float> values(far.pixels(), 3);
+  writer.write(1, {0, 0, far.width, far.height}, values);
+  writer.finish();
+  bringFolder();
+  const size_t n = d().products();
+  d().click("primary");
+  d().until([&] { return d().products() == n + 1; }, "the quantity");
+  EXPECT_TRUE(w().notice().contains("lies outside"));
+  Q_EMIT w().findChild<QLabel*>("notice")->linkActivated(q(s().products.back().id));
+  d().settle();
+  EXPECT_TRUE(w().view().visible().overlaps(far.extent()));
+  EXPECT_EQ(w().view().front().of, s().products.back().id);
 }
 
 class ArchiveWindow : public BringInWindow {

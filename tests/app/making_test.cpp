@@ -203,6 +203,12 @@ TEST_F(MakingWindow, TheSameThresholdOverManyDates) {
   EXPECT_EQ(s().products.back().kind, ProductKind::Areas);
   EXPECT_GE(d().find<QTableWidget>("datesTable")->rowCount(), 3);
   look("series");
+  // Radar beside reflectance is warned about.
+  EXPECT_FALSE(w().findChild<QLabel*>("datesWarning")->isVisible());
+  auto* ticks = d().find<QListWidget>("datesTicks");
+  for (int i = 0; i < ticks->count(); ++i)
+    if (ticks->item(i)->text().startsWith("Heron")) ticks->item(i)->setCheckState(Qt::Checked);
+  EXPECT_TRUE(d().find<QLabel>("datesWarning")->text().contains("cannot be compared"));
 }
 
 TEST_F(MakingWindow, AnIndexIsCutToTheStudyArea) {

@@ -376,7 +376,7 @@ TEST_F(IndicesDeskWindow, AProductInTheBinLeavesTheView) {
 }
 
 TEST_F(IndicesDeskWindow, APreviewStaysOnItsDesk) {
-  const std::string before = w().view().front().of;
+  const std::string before = w().bench().currentScene()->id;
   d().click("index-burn");
   d().until([&] { return w().view().front().of == "preview"; }, "the preview");
   d().stage(2);

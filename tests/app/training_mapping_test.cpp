@@ -156,6 +156,20 @@ TEST_F(MappingDeskWindow, MinimumDistanceOverChosenBands) {
   EXPECT_EQ(colourText(legend.find(4)->colour), "#ba9658");
 }
 
+TEST_F(MappingDeskWindow, AMapIsCutToTheStudyArea) {
+  d().click<QCheckBox>("mapInside");
+  d().make("primary", "the map");
+  const Product& map = s().products.back();
+  EXPECT_TRUE(map.step.contains("inside"));
+  size_t pixels = 0;
+  for (const auto& c : map.facts["classes"]) pixels += c["pixels"].get<size_t>();
+  EXPECT_GT(pixels, 200000u);
+  EXPECT_LT(pixels, 800000u);
+  uint16_t corner = 9;
+  RasterFile(map.file).readCodes(1, {0, 0, 1, 1}, &corner);
+  EXPECT_EQ(corner, 0);
+}
+
 TEST_F(MappingDeskWindow, RejectLeavesPixelsWithoutAClass) {
   d().make("primary", "the map");
   const auto sum = [](const Json& facts) {

@@ -116,6 +116,7 @@ class RealWindow : public ::testing::Test {
     if (folder.isEmpty()) return;
     w().resize(1280, 800);
     d().settle();
+    QTest::qWait(100);  // for a person's eye, not for a test: layouts come to rest
     w().grab().save(folder + "/" + name + ".png");
   }
   void choose(const QString& box, const QString& text) {

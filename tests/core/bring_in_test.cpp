@@ -1,5 +1,7 @@
 // Files grouped into scenes by their names, catalogues there and back, and the archive with its
 // troubles.
+#include <gdal_priv.h>
+
 #include <fstream>
 
 #include "scene/archive.h"
@@ -82,6 +84,21 @@ TEST_F(BringIn, DatesOfFoldersBelowAndBandsOfOtherSizes) {
   EXPECT_EQ(drafts[0].date, "2031-05-02");
   EXPECT_EQ(openDraft(drafts[0]).bandsOnOtherGrids(), std::vector<size_t>{1});
   EXPECT_EQ(openDraft(drafts[1]).roles(), std::vector<std::string>{"nir"});
+}
+
+TEST_F(BringIn, ThePictureBesideASceneIsNotOneOfItsBands) {
+  one("in/x_red.tif");
+  one("in/x_nir.tif");
+  Grid none = metricGrid(4, 3);
+  none.georeferenced = false, none.crs.clear();
+  writeCodes(folder_ / "codes.tif", none, std::vector<uint16_t>(12, 7));
+  std::unique_ptr<GDALDataset> source(GDALDataset::Open((folder_ / "codes.tif").c_str()));
+  GDALClose(GetGDALDriverManager()->GetDriverByName("PNG")->CreateCopy(
+      (folder_ / "in/preview.png").c_str(), source.get(), false, nullptr, nullptr, nullptr));
+  ASSERT_TRUE(fs::exists(folder_ / "in/preview.png"));
+  EXPECT_EQ(openScene(folder_ / "in").bands.size(), 2u);
+  ASSERT_EQ(groupFiles({folder_ / "in"}).size(), 1u);
+  EXPECT_EQ(groupFiles({folder_ / "in"})[0].files.size(), 2u);
 }
 
 TEST_F(BringIn, WhatIsNotABandIsASceneOfItsOwn) {

@@ -1,10 +1,13 @@
 #include <oneapi/tbb/global_control.h>
 
 #include <cmath>
+#include <fstream>
 
+#include "base/outputs.h"
 #include "base/random.h"
 #include "index/compute_index.h"
 #include "index/histogram.h"
+#include "index/index_book.h"
 #include "index/threshold.h"
 #include "legend/class_map.h"
 #include "support/rasters.h"
@@ -87,6 +90,59 @@ TEST(ComputeIndex, CancelLeavesNoProduct) {
   EXPECT_THROW(
       computeIndex(s, parseFormula("nir", s.roles()), "n", folder / "n.tif", nullptr, progress),
       Cancelled);
+}
+
+TEST(ComputeIndex, AFileThatIsDamagedInTheMiddleIsFoundOutHalfWay) {
+  Folder folder;
+  const Grid g = metricGrid(1200, 1200);
+  std::vector<float> noise(g.pixels());
+  for (size_t i = 0; i < noise.size(); ++i)
+    noise[i] = static_cast<float>((i * 2654435761u >> 5) % 100000) / 1000;
+  writeFloats(folder / "s.tif", g, {noise, noise}, {"red", "nir"});
+  const auto size = static_cast<std::streamoff>(fs::file_size(folder / "s.tif"));
+  {
+    std::fstream file(folder / "s.tif", std::ios::in | std::ios::out | std::ios::binary);
+    file.seekp(size / 2);
+    const std::string rubbish(4000, 'x');
+    file.write(rubbish.data(), static_cast<std::streamsize>(rubbish.size()));
+  }
+  const Scene scene = openScene(folder / "s.tif");  // its last pixel is well
+  const auto before = folder.names();
+  const std::string sentence = sentenceOf([&] {
+    Outputs outputs(false);
+    const auto file = outputs.add(folder / "index.tif");
+    computeIndex(scene, parseFormula("ndiff(nir, red)", scene.roles()), "x", file);
+    outputs.commit();
+  });
+  EXPECT_NE(sentence.find("s.tif"), std::string::npos) << sentence;
+  EXPECT_EQ(folder.names(), before);
+}
+
+TEST(IndexBook, RadarIndicesOfDecibelsAreThoseOfPower) {
+  Folder folder;
+  const Grid g = metricGrid(3, 1);
+  const std::vector<float> vv{0.05f, 0.1f, 0.4f}, vh{0.01f, 0.03f, 0.02f};
+  std::vector<float> vvDb, vhDb;
+  for (const float v : vv) vvDb.push_back(10 * std::log10(v));
+  for (const float v : vh) vhDb.push_back(10 * std::log10(v));
+  writeFloats(folder / "p.tif", g, {vv, vh}, {"vv", "vh"});
+  writeFloats(folder / "d.tif", g, {vvDb, vhDb}, {"vv", "vh"});
+  Scene power = openScene(folder / "p.tif"), decibels = openScene(folder / "d.tif");
+  power.state = ValueState::BackscatterPower;
+  decibels.state = ValueState::BackscatterDecibels;
+  for (const auto& e : indexBook()) {
+    if (e.group != "radar" || !missingRoles(e, power).empty()) continue;
+    EXPECT_EQ(formulaFor(e, power), e.formula);
+    computeIndex(power, parseFormula(formulaFor(e, power), power.roles()), "a", folder / "a.tif");
+    computeIndex(decibels, parseFormula(formulaFor(e, decibels), decibels.roles()), "b",
+                 folder / "b.tif");
+    const auto a = readFloats(folder / "a.tif"), b = readFloats(folder / "b.tif");
+    for (size_t i = 0; i < a.size(); ++i) EXPECT_NEAR(a[i], b[i], 1e-4) << e.id;
+  }
+  EXPECT_NE(sentenceOf([] {
+              indexEntriesFrom({{"indices", {{{"id", 3}}}}}, "mine.json");
+            }).find("Entry 1 of “indices”"),
+            std::string::npos);
 }
 
 TEST(Statistics, MergedPartsEqualTheWhole) {

@@ -357,6 +357,31 @@ TEST(MakeMap, TwoCoversAndTheSameBytesOnAnyThreads) {
             std::string::npos);
 }
 
+TEST(MakeMap, OnlyInsideAnOutline) {
+  Folder folder;
+  const Grid g = metricGrid(20, 10);
+  writeFloats(folder / "s.tif", g, {std::vector<float>(200, 0.2f), std::vector<float>(200, 0.3f)});
+  const Scene scene = openScene(folder / "s.tif");
+  const SignatureSet set = randomSignatures(2, 2, 3);
+  Legend legend;
+  for (const auto& c : set.classes) legend.addMissing(c.code, c.name);
+  const auto classifier = makeClassifier("maximum-likelihood", set, {});
+  Layer inside;
+  const Extent e = g.extent();
+  inside.shapes = {
+      {{{{e.left, e.top}, {e.left + 50, e.top}, {e.left + 50, e.top - 40}, {e.left, e.top - 40}}},
+       {}}};
+  makeMap(scene, {0, 1}, *classifier, legend, folder / "m.tif", Progress(), folder / "c.tif",
+          &inside);
+  const auto codes = readCodes(folder / "m.tif");
+  const auto sure = readFloats(folder / "c.tif");
+  for (size_t i = 0; i < codes.size(); ++i) {
+    const bool in = i % 20 < 5 && i / 20 < 4;
+    EXPECT_EQ(codes[i] != 0, in) << i;
+    EXPECT_EQ(std::isnan(sure[i]), !in) << i;
+  }
+}
+
 TEST(BandsFromText, OrderAndErrors) {
   Small small;
   EXPECT_EQ(bandsFromText("3,1", small.scene), (std::vector<size_t>{2, 0}));

@@ -234,5 +234,33 @@ TEST_F(Own, APresetIsMadeFromASceneAndFitsTheNext) {
   EXPECT_EQ(sensors().size(), before);
 }
 
+TEST(Sensors, WhatIsWrongInAPresetIsSaid) {
+  const Json good = {{"id", "a"},
+                     {"title", "Kestrel"},
+                     {"bands", {{{"name", "B1"}, {"role", "red"}}, {{"name", "B2"}}}}};
+  const auto sentence = [&](const Json& changed) {
+    return sentenceOf([&] { sensorsFrom({{"sensors", {good, changed}}}, "mine.json"); });
+  };
+  EXPECT_EQ(sensorsFrom({{"sensors", {good, good}}}, "mine.json").size(), 2u);
+  Json one = good;
+  one["bands"][0]["role"] = "redd";
+  EXPECT_NE(sentence(one).find("Entry 2 of “sensors” in “mine.json”"), std::string::npos);
+  EXPECT_NE(sentence(one).find("Did you mean “red”?"), std::string::npos);
+  one = good, one.erase("title");
+  EXPECT_NE(sentence(one).find("something is missing"), std::string::npos);
+  one = good, one["bands"] = Json::array();
+  EXPECT_NE(sentence(one).find("has 0 bands"), std::string::npos);
+  one = good, one["scale"] = 0;
+  EXPECT_NE(sentence(one).find("scale"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              sensorsFrom({{"presets", 3}}, "mine.json");
+            }).find("has no list"),
+            std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              sensorsFrom(parseJson("{\"sensors\": [\n {]}", "mine.json"), "m");
+            }).find("line 2, column 3"),
+            std::string::npos);
+}
+
 }  // namespace
 }  // namespace zp

@@ -32,16 +32,7 @@ constexpr Words kWords[] = {
      "Compare the layers"}};
 
 QWidget* row(const QString& label, QWidget* field) {
-  auto* w = new QWidget;
-  auto* l = new QHBoxLayout(w);
-  l->setContentsMargins(0, 0, 0, 0);
-  l->setSpacing(8);
-  auto* text = secondLabel(label);
-  text->setFixedWidth(84);
-  field->setAccessibleName(label);
-  l->addWidget(text);
-  l->addWidget(field, 1);
-  return w;
+  return fieldRow(label, {field}, 84);
 }
 
 }  // namespace
@@ -97,6 +88,10 @@ DatesPanel::DatesPanel(Workbench& bench, std::function<IndexInHand()> inHand, QW
   layout->addWidget(ticks_);
   layout->addWidget(classRow_ = row("Class", class_));
   layout->addWidget(whenRow_ = row("Was there", when_));
+  warning_ = secondLabel("");
+  warning_->setObjectName("datesWarning");
+  setTone(warning_, "warning");
+  layout->addWidget(warning_);
   layout->addWidget(result_);
   layout->addWidget(table_);
   layout->addWidget(curve_);
@@ -104,7 +99,11 @@ DatesPanel::DatesPanel(Workbench& bench, std::function<IndexInHand()> inHand, QW
   connect(what_, &QComboBox::currentIndexChanged, this, &DatesPanel::choose);
   connect(from_, &QComboBox::activated, this, [this] { fillClasses(), Q_EMIT changed(); });
   connect(to_, &QComboBox::activated, this, &DatesPanel::changed);
-  connect(ticks_, &QListWidget::itemChanged, this, [this] { fillClasses(), Q_EMIT changed(); });
+  connect(ticks_, &QListWidget::itemChanged, this, [this] {
+    fillClasses();
+    warn();
+    Q_EMIT changed();
+  });
   choose();
 }
 
@@ -181,6 +180,21 @@ void DatesPanel::fill() {
   const int later = to_->findData(to);
   to_->setCurrentIndex(later >= 0 ? later : to_->count() - 1);
   fillClasses();
+  warn();
+}
+
+/// Numbers of different kinds do not make one curve.
+void DatesPanel::warn() {
+  std::map<ValueState, QStringList> states;
+  if (static_cast<What>(what_->currentIndex()) == Series)
+    for (const auto& id : ticked())
+      if (const auto* s = bench_.study().scene(id.toStdString()))
+        states[s->scene.state] << q(s->scene.name);
+  QStringList parts;
+  for (const auto& [state, names] : states) parts << names.first() + " is " + q(titleOf(state));
+  warning_->setText("The ticked scenes hold different kinds of values: " + parts.join(", ") +
+                    ". Their areas cannot be compared.");
+  warning_->setVisible(states.size() > 1);
 }
 
 Json DatesPanel::classesOf(const Product& map) const {

@@ -35,6 +35,7 @@ class DatesPanel : public QWidget {
   void fill();
   Json classesOf(const Product& map) const;
   void fillClasses();
+  void warn();
   void showChange(const Json& change, const Product& product);
   void showSeries(const Product& product);
   QStringList ticked() const;
@@ -45,7 +46,7 @@ class DatesPanel : public QWidget {
   QComboBox *what_, *from_, *to_, *class_, *when_;
   QListWidget* ticks_;
   QWidget *fromRow_, *toRow_, *classRow_, *whenRow_;
-  QLabel *about_, *result_;
+  QLabel *about_, *result_, *warning_;
   QTableWidget* table_;
   LineChart* curve_;
 };

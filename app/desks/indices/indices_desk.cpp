@@ -3,6 +3,7 @@
 #include "base/text.h"
 #include "grid/pixel_area.h"
 #include "legend/class_map.h"
+#include "outline/scanline.h"
 #include "shell/polygons_menu.h"
 #include "study/study_scope.h"
 #include "view/ramp.h"
@@ -21,24 +22,9 @@ QIcon rampIcon(const std::string& id) {
 Histogram histogramOfPart(const std::filesystem::path& file, std::vector<Shape> area,
                           const std::string& crs, const Progress& progress) {
   const Grid grid = RasterFile(file).grid();
-  const bool both = !crs.empty() && !grid.crs.empty();
-  const CrsChange change(both ? crs : "", both ? grid.crs : "");
+  const Window window = bringOnto(grid, crs, area);
   Layer layer;
-  double left = grid.width, top = grid.height, right = 0, bottom = 0;
-  for (auto& shape : area)
-    for (auto& ring : shape.rings)
-      for (auto& p : ring) {
-        change.apply(p);
-        const Place at = grid.toPixel(p);
-        left = std::min(left, at.x), right = std::max(right, at.x);
-        top = std::min(top, at.y), bottom = std::max(bottom, at.y);
-      }
   layer.shapes = std::move(area);
-  const auto inside = [](double v, int most) { return std::clamp(static_cast<int>(v), 0, most); };
-  const int x = inside(std::floor(left), grid.width - 1),
-            y = inside(std::floor(top), grid.height - 1);
-  const Window window{x, y, std::max(1, inside(std::ceil(right), grid.width) - x),
-                      std::max(1, inside(std::ceil(bottom), grid.height) - y)};
   return histogramOf(file, 1, 2000, &layer, window, progress);
 }
 
@@ -129,7 +115,7 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   page->addWidget(warning_);
   inside_ = new QCheckBox("Inside the study area only");
   inside_->setObjectName("insideStudyArea");
-  page->addWidget(inside_, 0, Qt::AlignLeft);
+  body()->insertWidget(1, inside_, 0, Qt::AlignLeft);
   keep_ = linkButton("Keep in the index book…");
   keep_->setObjectName("keepIndex");
   drop_ = linkButton("Take out of the index book");
@@ -322,8 +308,6 @@ void IndicesDesk::refresh() {
   chips_->addWidget(others);
   if (book_->isVisibleTo(this)) fillBook();
   edit_->setKnown(knownNames(bench_.study(), s->id));
-  inside_->setVisible(std::any_of(bench_.study().outlines.begin(), bench_.study().outlines.end(),
-                                  [](const StudyOutline& o) { return o.studyArea; }));
   rules_->refresh();
   dates_->refresh();
   const bool first = edit_->toPlainText().isEmpty();
@@ -400,7 +384,8 @@ void IndicesDesk::chooseFound(QListWidgetItem* item) {
 void IndicesDesk::chooseIndex(const IndexEntry& entry) {
   index_ = entry.id;
   filling_ = true;
-  edit_->setPlainText(q(entry.formula));
+  const auto* s = bench_.currentScene();
+  edit_->setPlainText(q(s == nullptr ? entry.formula : formulaFor(entry, s->scene)));
   rampList_->setCurrentIndex(rampList_->findData(q(entry.ramp)));
   filling_ = false;
   cuts_.clear();
@@ -413,7 +398,9 @@ void IndicesDesk::formulaChanged() {
   if (s == nullptr) return;
   const IndexEntry* entry = nullptr;
   for (const auto& e : indexBook())
-    if (e.formula == edit_->formula() && (entry == nullptr || e.id == index_)) entry = &e;
+    if (formulaFor(e, bench_.currentScene()->scene) == edit_->formula() &&
+        (entry == nullptr || e.id == index_))
+      entry = &e;
   if (!index_.empty() && (entry == nullptr || entry->id != index_)) {
     index_.clear();
     for (auto* b : findChildren<QPushButton*>())
@@ -470,6 +457,10 @@ void IndicesDesk::showWarnings() {
 void IndicesDesk::setMode(Mode mode) {
   mode_ = mode;
   for (int i = 0; i < 3; ++i) modes_[i]->setChecked(i == static_cast<int>(mode));
+  const auto& outlines = bench_.study().outlines;
+  inside_->setVisible(mode != Mode::Dates &&
+                      std::any_of(outlines.begin(), outlines.end(),
+                                  [](const StudyOutline& o) { return o.studyArea; }));
   page_->setVisible(mode == Mode::Index);
   rules_->setVisible(mode == Mode::Rules);
   dates_->setVisible(mode == Mode::Dates);
@@ -704,8 +695,9 @@ void IndicesDesk::act() {
   };
   QString missing;
   if (mode_ != Mode::Index) {
-    const auto step = mode_ == Mode::Rules ? rules_->step() : dates_->step(missing);
+    auto step = mode_ == Mode::Rules ? rules_->step() : dates_->step(missing);
     if (!step) return say(missing);
+    if (mode_ == Mode::Rules && !cutTo().empty()) (*step)["inside"] = cutTo();
     return bench_.run(*step, primary_->text(), shown);
   }
   if (edit_->error()) return;

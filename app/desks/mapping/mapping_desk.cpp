@@ -53,6 +53,9 @@ MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, "M
   rejectUnit_ = secondLabel("");
   body()->addLayout(labelledRow("Reject beyond", reject_));
   body()->addWidget(rejectUnit_);
+  inside_ = new QCheckBox("Inside the study area only");
+  inside_->setObjectName("mapInside");
+  body()->addWidget(inside_, 0, Qt::AlignLeft);
   body()->addWidget(hairline());
   areaTitle_ = sectionLabel("");
   body()->addWidget(areaTitle_);
@@ -80,6 +83,9 @@ void MappingDesk::refresh() {
     bands_.clear();
     for (size_t b = 0; b < s->scene.bands.size(); ++b) bands_.insert(b);
   }
+  const auto& outlines = bench_.study().outlines;
+  inside_->setVisible(std::any_of(outlines.begin(), outlines.end(),
+                                  [](const StudyOutline& o) { return o.studyArea; }));
   fillBands();
   chooseMethod(method_);
   fillPriors();
@@ -207,6 +213,8 @@ void MappingDesk::map() {
       step["priors"][std::to_string(priorTable_->item(r, 0)->data(Qt::UserRole).toInt())] = *share;
     }
   }
+  for (const auto& o : bench_.study().outlines)
+    if (o.studyArea && inside_->isChecked()) step["inside"] = o.id;
   say("");
   step["name"] = "Cover, " + lowered(method(method_).title);
   bench_.run(step, primary_->text(), [this](const QString& id) { Q_EMIT productAsked(id); });

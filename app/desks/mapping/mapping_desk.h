@@ -29,6 +29,7 @@ class MappingDesk : public Desk {
   QTableWidget *priorTable_, *areas_;
   QWidget* priorRow_;
   QLineEdit* reject_;
+  QCheckBox* inside_;
   QLabel *areaTitle_, *rejectUnit_;
 };
 

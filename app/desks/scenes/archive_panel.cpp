@@ -81,22 +81,14 @@ ArchivePanel::ArchivePanel(Workbench& bench, MapView& view, QWidget* parent)
   head->addWidget(where_, 1);
   head->addWidget(other);
   box->addLayout(head);
+  place_->setAccessibleName("Place");
+  service_->setAccessibleName("How the stand-in for a provider behaves");
   const auto row = [&](const QString& label, std::initializer_list<QWidget*> fields) {
-    auto* r = new QHBoxLayout;
-    r->setSpacing(8);
-    auto* l = secondLabel(label);
-    l->setFixedWidth(92);
-    r->addWidget(l);
-    for (auto* f : fields) {
-      if (f->accessibleName().isEmpty()) f->setAccessibleName(label);
-      r->addWidget(f, 1);
-    }
-    box->addLayout(r);
+    box->addWidget(fieldRow(label, fields, 92));
   };
   row("Sensor, place", {sensor_, place_});
   row("Days", {from_, to_});
   row("Cloud", {cloud_});
-  place_->setAccessibleName("Place");
   auto* saidRow = new QHBoxLayout;
   saidRow->addWidget(said_, 1);
   saidRow->addWidget(cancel_);
@@ -104,7 +96,6 @@ ArchivePanel::ArchivePanel(Workbench& bench, MapView& view, QWidget* parent)
   box->addWidget(list_, 1);
   box->addWidget(inPlace_, 0, Qt::AlignLeft);
   row("The stand-in", {service_});
-  service_->setAccessibleName("How the stand-in for a provider behaves");
 
   soon_.setSingleShot(true);
   soon_.setInterval(250);
@@ -254,7 +245,7 @@ void ArchivePanel::show(const std::vector<Offer>& offers) {
   cancel_->setVisible(false);
   QStringList kept;  // what was chosen stays chosen
   for (const auto& entry : chosen()) kept << q(entry.id);
-  offers_.clear();
+  const QSignalBlocker quiet(list_);
   list_->clear();
   offers_ = offers;
   QStringList known;

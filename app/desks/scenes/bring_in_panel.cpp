@@ -180,20 +180,6 @@ BringInPanel::BringInPanel(Workbench& bench, QWidget* parent)
   auto* box = new QVBoxLayout(this);
   box->setContentsMargins(0, 0, 0, 0);
   box->setSpacing(8);
-  const auto row = [](const QString& label, std::initializer_list<QWidget*> fields) {
-    auto* holder = new QWidget;
-    auto* r = new QHBoxLayout(holder);
-    r->setContentsMargins(0, 0, 0, 0);
-    r->setSpacing(8);
-    auto* l = secondLabel(label);
-    l->setFixedWidth(108);
-    r->addWidget(l);
-    for (auto* f : fields) {
-      f->setAccessibleName(label);
-      r->addWidget(f, 1);
-    }
-    return holder;
-  };
   const auto group = [&] {
     auto* holder = new QWidget;
     auto* g = new QVBoxLayout(holder);
@@ -209,24 +195,24 @@ BringInPanel::BringInPanel(Workbench& bench, QWidget* parent)
   links->addStretch();
   box->addLayout(links);
   box->addWidget(hairline());
-  box->addWidget(row("It is", {as_}));
+  box->addWidget(fieldRow("It is", {as_}));
   date_->setFixedWidth(104);
-  box->addWidget(row("Name, date", {name_, date_}));
   date_->setAccessibleName("Date");
+  box->addWidget(fieldRow("Name, date", {name_, date_}));
   QVBoxLayout* g;
   std::tie(sceneBox_, g) = group();
-  g->addWidget(row("Sensor preset", {preset_}));
-  g->addWidget(row("Values are", {state_}));
+  g->addWidget(fieldRow("Sensor preset", {preset_}));
+  g->addWidget(fieldRow("Values are", {state_}));
   g->addWidget(bands_);
   box->addWidget(sceneBox_);
   std::tie(classBox_, g) = group();
-  fieldRow_ = row("Field of classes", {field_});
+  fieldRow_ = fieldRow("Field of classes", {field_});
   g->addWidget(fieldRow_);
   g->addWidget(match_);
   box->addWidget(classBox_);
   std::tie(quantityBox_, g) = group();
-  g->addWidget(row("Unit", {unit_}));
-  g->addWidget(row("From, to", {from_, to_}));
+  g->addWidget(fieldRow("Unit", {unit_}));
+  g->addWidget(fieldRow("From, to", {from_, to_}));
   box->addWidget(quantityBox_);
   box->addWidget(note_);
 

@@ -28,16 +28,8 @@ DeliveryRow::DeliveryRow(Workbench& bench, QWidget* parent) : QWidget(parent), b
   auto* f = new QVBoxLayout(fields_);
   f->setContentsMargins(0, 0, 0, 0);
   f->setSpacing(8);
-  const auto row = [&](const QString& label, std::initializer_list<QWidget*> widgets) {
-    auto* r = new QHBoxLayout;
-    auto* l = secondLabel(label);
-    l->setFixedWidth(96);
-    r->addWidget(l);
-    for (auto* w : widgets) r->addWidget(w, 1);
-    f->addLayout(r);
-  };
-  row("System", {system_, pixel_});
-  row("A corner at", {x_, y_});
+  f->addWidget(fieldRow("System", {system_, pixel_}, 96));
+  f->addWidget(fieldRow("A corner at", {x_, y_}, 96));
   f->addWidget(said_);
   f->addWidget(set, 0, Qt::AlignLeft);
   auto* box = new QVBoxLayout(this);

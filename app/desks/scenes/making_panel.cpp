@@ -106,16 +106,7 @@ const QList<MakingPanel::Operation>& MakingPanel::operations() {
 }
 
 QWidget* MakingPanel::row(const QString& label, QWidget* field) {
-  auto* w = new QWidget;
-  auto* l = new QHBoxLayout(w);
-  l->setContentsMargins(0, 0, 0, 0);
-  l->setSpacing(8);
-  auto* text = secondLabel(label);
-  text->setFixedWidth(108);
-  text->setBuddy(field);
-  field->setAccessibleName(label);
-  l->addWidget(text);
-  l->addWidget(field, 1);
+  auto* w = fieldRow(label, {field});
   layout()->addWidget(w);
   return w;
 }
