@@ -16,6 +16,23 @@ void addScenesOf(const Study& study, const std::string& id, QStringList& names) 
     for (const auto& i : p->inputs) addScenesOf(study, i.id, names);
 }
 
+/// What is seen of the front picture, without the empty ground around it.
+Extent seenPart(const MapView& view) {
+  const Extent seen = view.visible();
+  Extent whole = seen;
+  try {
+    const Grid g = gridOf(view.front());
+    whole = g.extent();
+    if (!view.crs().empty() && !g.crs.empty())
+      whole = broughtTo(whole, g.crs, view.crs()).value_or(seen);
+  } catch (const std::exception&) {
+    return seen;  // it cannot be read; writing the map says so
+  }
+  if (!whole.overlaps(seen)) return seen;
+  return {std::max(seen.left, whole.left), std::max(seen.bottom, whole.bottom),
+          std::min(seen.right, whole.right), std::min(seen.top, whole.top)};
+}
+
 }  // namespace
 
 MapSheetPanel::MapSheetPanel(Workbench& bench, MapView& view,
@@ -72,7 +89,7 @@ void MapSheetPanel::write(const QString& file) {
   sheet.front = view_.front();
   sheet.back = view_.back();
   sheet.shapes = shapes_();
-  sheet.extent = view_.visible();
+  sheet.extent = seenPart(view_);
   sheet.crs = view_.crs();
   if (const auto* p = bench_.study().product(sheet.front.of)) sheet.date = niceDate(p->date);
   if (const auto* s = bench_.study().scene(sheet.front.of)) sheet.date = niceDate(s->scene.date);

@@ -100,7 +100,10 @@ ArchivePanel::ArchivePanel(Workbench& bench, MapView& view, QWidget* parent)
   soon_.setSingleShot(true);
   soon_.setInterval(250);
   connect(&soon_, &QTimer::timeout, this, &ArchivePanel::search);
-  const auto later = [this] { soon_.start(); };
+  const auto later = [this] {
+    Q_EMIT trouble("");
+    soon_.start();
+  };
   connect(sensor_, &QComboBox::activated, this, later);
   connect(place_, &QComboBox::activated, this, later);
   connect(service_, &QComboBox::activated, this, later);
@@ -201,7 +204,6 @@ void ArchivePanel::search() {
   }
   const auto wanted = query();
   if (!wanted) return;
-  Q_EMIT trouble("");
   said_->setText("Asking the archive…");
   cancel_->setVisible(true);
   answer_.ask(

@@ -190,7 +190,7 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   outlines_ = new QListWidget;
   outlines_->setObjectName("outlineList");
   outlines_->setAccessibleName("Outlines");
-  outlines_->setFixedHeight(96);
+  outlines_->setFixedHeight(72);
   outlines_->setToolTip("The tick shows an outline in the view");
   drawArea_ = quietButton("Draw one");
   drawArea_->setObjectName("drawStudyArea");
