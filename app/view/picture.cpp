@@ -152,7 +152,12 @@ PicturePainter::Source& PicturePainter::source(const Picture& p) {
       break;
     }
     case Picture::Kind::Formula:
-      s->formula = std::make_unique<FormulaReader>(p.scope, std::vector<Formula>{p.formula});
+      // Of a formula that is being typed, the files stay open.
+      for (const auto& [key, open] : open_)
+        if (open->formula && !s->formula && key.section('/', 0, 1) == p.key.section('/', 0, 1))
+          s->formula = open->formula->with({p.formula});
+      if (!s->formula)
+        s->formula = std::make_unique<FormulaReader>(p.scope, std::vector<Formula>{p.formula});
       s->grid = p.scope.grid;
       break;
     default:

@@ -101,6 +101,15 @@ void TileStore::work(std::stop_token stop) {
     }
     const QString key = job.first.key;
     try {
+      // One thread looks a picture over; the others wait for what it finds.
+      static std::mutex looking;
+      std::unique_lock look(looking, std::defer_lock);
+      if (!stretch) {
+        look.lock();
+        const std::lock_guard lock(mutex_);
+        if (const auto known = stretches_.find(key); known != stretches_.end())
+          stretch = known->second;
+      }
       if (!stretch) {
         const Overview o = painter.overview(job.first);
         stretch = o.stretch;
@@ -116,6 +125,7 @@ void TileStore::work(std::stop_token stop) {
             },
             Qt::QueuedConnection);
       }
+      if (look.owns_lock()) look.unlock();
       const QImage image = painter.paint(job.first, *stretch, pieceOf(job.second), crs);
       QMetaObject::invokeMethod(
           this,

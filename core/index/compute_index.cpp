@@ -37,9 +37,19 @@ std::vector<std::string> namesIn(const std::vector<Formula>& formulas) {
 }  // namespace
 
 FormulaReader::FormulaReader(const Scope& scope, std::vector<Formula> formulas)
-    : formulas_(std::move(formulas)),
-      names_(namesIn(formulas_)),
-      reader_(scope.grid, scope.sources(names_)) {
+    : FormulaReader(
+          formulas, namesIn(formulas),
+          std::make_shared<const BandReader>(scope.grid, scope.sources(namesIn(formulas)))) {}
+
+std::unique_ptr<FormulaReader> FormulaReader::with(std::vector<Formula> formulas) const {
+  for (const auto& name : namesIn(formulas))
+    if (std::find(names_.begin(), names_.end(), name) == names_.end()) return nullptr;
+  return std::unique_ptr<FormulaReader>(new FormulaReader(std::move(formulas), names_, reader_));
+}
+
+FormulaReader::FormulaReader(std::vector<Formula> formulas, std::vector<std::string> names,
+                             std::shared_ptr<const BandReader> reader)
+    : formulas_(std::move(formulas)), names_(std::move(names)), reader_(std::move(reader)) {
   for (const auto& f : formulas_) {
     halo_ = std::max(halo_, f.halo());
     planes_.emplace_back();
@@ -50,13 +60,13 @@ FormulaReader::FormulaReader(const Scope& scope, std::vector<Formula> formulas)
 }
 
 std::vector<Window> FormulaReader::windows() const {
-  return reader_.windows();
+  return reader_->windows();
 }
 
 void FormulaReader::read(Window w, Block& block) const {
   block.window = w;
-  block.wider = widened(w, halo_, reader_.grid());
-  reader_.readReduced(block.wider, block.wider.width, block.wider.height, block.bands);
+  block.wider = widened(w, halo_, reader_->grid());
+  reader_->readReduced(block.wider, block.wider.width, block.wider.height, block.bands);
 }
 
 void FormulaReader::compute(Block& b) const {
@@ -77,16 +87,16 @@ void FormulaReader::compute(Block& b) const {
 
 std::vector<std::vector<float>> FormulaReader::reduced(Window w, int width, int height) const {
   const double scale = static_cast<double>(width) / w.width;
-  const Window wider = widened(w, halo_, reader_.grid());
+  const Window wider = widened(w, halo_, reader_->grid());
   const auto shrunk = [&](int pixels) { return static_cast<int>(pixels * scale + 0.5); };
   const int left = shrunk(w.x - wider.x), top = shrunk(w.y - wider.y);
   const int wide = std::max(left + width, shrunk(wider.width)),
             high = std::max(top + height, shrunk(wider.height));
   std::vector<float> bands;
   if (halo_ == 0)
-    reader_.readReduced(w, width, height, bands);
+    reader_->readReduced(w, width, height, bands);
   else
-    reader_.readReduced(wider, wide, high, bands);
+    reader_->readReduced(wider, wide, high, bands);
   const int bw = halo_ == 0 ? width : wide, bh = halo_ == 0 ? height : high;
   const size_t n = static_cast<size_t>(bw) * static_cast<size_t>(bh);
   std::vector<std::vector<float>> all;

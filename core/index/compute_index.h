@@ -24,7 +24,10 @@ Statistics computeIndex(const Scene& scene, const Formula& formula, const std::s
 class FormulaReader {
  public:
   FormulaReader(const Scope& scope, std::vector<Formula> formulas);
-  const Grid& grid() const { return reader_.grid(); }
+  /// Other formulas over the same scope and its open files, for as long as one types; nullptr when
+  /// they need bands that are not read here. Both are for the same thread.
+  std::unique_ptr<FormulaReader> with(std::vector<Formula> formulas) const;
+  const Grid& grid() const { return reader_->grid(); }
   size_t formulas() const { return formulas_.size(); }
   std::vector<Window> windows() const;
 
@@ -46,7 +49,10 @@ class FormulaReader {
   std::vector<std::vector<size_t>> planes_;  // of each formula, among the bands read
   int halo_ = 0;
   std::vector<std::string> names_;
-  BandReader reader_;
+  std::shared_ptr<const BandReader> reader_;
+
+  FormulaReader(std::vector<Formula> formulas, std::vector<std::string> names,
+                std::shared_ptr<const BandReader> reader);
 };
 
 /// Sets what lies outside the polygons to no data.

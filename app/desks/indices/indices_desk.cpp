@@ -166,7 +166,7 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   footer()->addWidget(polygons_);
 
   settle_.setSingleShot(true);
-  settle_.setInterval(40);
+  settle_.setInterval(10);
   connect(&settle_, &QTimer::timeout, this, &IndicesDesk::showPreview);
   connect(search_, &QLineEdit::textChanged, this, &IndicesDesk::fillBook);
   connect(search_, &QLineEdit::returnPressed, this, [this] {
