@@ -16,7 +16,14 @@ MapView::MapView(TileStore& tiles, QWidget* parent) : QWidget(parent), tiles_(ti
   setAttribute(Qt::WA_OpaquePaintEvent);
   setObjectName("view");
   setAccessibleName("View");
-  connect(&tiles_, &TileStore::arrived, this, qOverload<>(&QWidget::update));
+  // Tiles that arrive together are painted together, which leaves their painters the time.
+  auto* soon = new QTimer(this);
+  soon->setSingleShot(true);
+  soon->setInterval(25);
+  connect(soon, &QTimer::timeout, this, qOverload<>(&QWidget::update));
+  connect(&tiles_, &TileStore::arrived, soon, [soon] {
+    if (!soon->isActive()) soon->start();
+  });
 }
 
 void MapView::changed() {

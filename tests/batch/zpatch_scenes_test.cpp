@@ -2,6 +2,7 @@
 #include <cmath>
 
 #include "legend/legend.h"
+#include "scene/catalogue.h"
 #include "zpatch_run.h"
 
 namespace zp {
@@ -118,6 +119,18 @@ TEST_F(ZpatchScenes, TheManualPageNamesEveryCall) {
                          (folder_ / "out.log").string() + "' > /dev/null")
                             .c_str()),
             0);
+}
+
+TEST_F(ZpatchScenes, ACatalogueIsNoSceneAndAnItemOfItIs) {
+  writeFloats(folder_ / "a.tif", metricGrid(4, 4, 10), {std::vector<float>(16, 0.5f)}, {"nir"});
+  Scene s = openScene(folder_ / "a.tif");
+  s.name = "Spring";
+  writeCatalogue(folder_ / "list", "Made up", {s}, false);
+  EXPECT_EQ(run("look list/catalog.json"), 1);
+  EXPECT_NE(err().find("is not a STAC item"), std::string::npos);
+  ASSERT_EQ(run("look list/spring/spring.json --json"), 0) << err();
+  EXPECT_EQ(json()["width"], 4);
+  EXPECT_EQ(json()["bands"][0]["role"], "nir");
 }
 
 }  // namespace
