@@ -36,6 +36,9 @@ Json parseJson(const std::string& text, const std::string& name) {
         fmt::format("“{}” is not valid JSON at line {}, column {}; mend it or choose "
                     "another file.",
                     name, line, column));
+  } catch (const Json::exception&) {
+    throw Error(fmt::format("“{}” holds a number that is too large; mend it or choose another file.",
+                            name));
   }
 }
 

@@ -155,5 +155,11 @@ TEST(OwnEntries, ADamagedFileIsKeptBesideWhenAnotherIsWritten) {
   unsetenv("ZPATCH_OWN");
 }
 
+TEST(ParseJson, ANumberThatIsTooLargeIsSaid) {
+  const std::string huge = "{\"bbox\": " + std::string(400, '4') + "}";
+  EXPECT_NE(sentenceOf([&] { parseJson(huge, "item.json"); }).find("“item.json” holds a number"),
+            std::string::npos);
+}
+
 }  // namespace
 }  // namespace zp
