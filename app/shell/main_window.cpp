@@ -197,7 +197,11 @@ MainWindow::MainWindow() : book_(bench_) {
   studyChanged();
   (void)sensors();  // reads the user's own files, and finds what is wrong with them
   (void)indexBook();
-  for (const auto& sentence : ownTroubles()) tell(q(sentence), true);
+  if (ownTroubles().empty()) return;
+  QStringList troubles;
+  for (const auto& sentence : ownTroubles()) troubles << q(sentence);
+  // Once the study that is opened at the start is there, which clears the line.
+  QTimer::singleShot(0, this, [this, troubles] { tell(troubles.join("\n"), true); });
 }
 
 MainWindow::~MainWindow() {

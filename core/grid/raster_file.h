@@ -32,9 +32,9 @@ struct BandFacts {
 /// FILE.nc:VARIABLE. Error: not readable.
 std::vector<std::filesystem::path> rastersIn(const std::filesystem::path& file);
 
-/// A raster opened for reading. A variable of a netCDF file is named FILE.nc:VARIABLE. Values come as float32 with NaN for no data (its value, or where a
-/// mask or alpha band is 0); integers up to 16 bit are exact. Not to be shared between threads;
-/// open one a thread.
+/// A raster opened for reading. A variable of a netCDF file is named FILE.nc:VARIABLE. Values come
+/// as float32 with NaN for no data (its value, or where a mask or alpha band is 0); integers up to
+/// 16 bit are exact. Not to be shared between threads; open one a thread.
 class RasterFile {
  public:
   /// Error (one sentence): missing, not a raster, no bands, damaged at its end.

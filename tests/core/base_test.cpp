@@ -152,6 +152,9 @@ TEST(OwnEntries, ADamagedFileIsKeptBesideWhenAnotherIsWritten) {
   read();
   EXPECT_EQ(taken, (std::vector<int>{4}));
   EXPECT_EQ(textOf(folder / "own/list.json.damaged"), half);
+  ASSERT_FALSE(ownTroubles().empty());
+  EXPECT_NE(ownTroubles().back().find("line 3"), std::string::npos) << ownTroubles().back();
+  EXPECT_NE(ownTroubles().back().find("list.json.damaged"), std::string::npos);
   unsetenv("ZPATCH_OWN");
 }
 
