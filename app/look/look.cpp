@@ -162,6 +162,14 @@ void applyLook(const QString& look) {
   qApp->setStyleSheet(sheet);
 }
 
+DressedLater::DressedLater() : sheet_(qApp->styleSheet()) {
+  qApp->setStyleSheet({});
+}
+
+DressedLater::~DressedLater() {
+  qApp->setStyleSheet(sheet_);
+}
+
 QFont textFont(double points, QFont::Weight weight) {
   QFont f("Inter");
   f.setPixelSize(static_cast<int>(std::lround(points * 1.3)));

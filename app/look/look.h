@@ -18,6 +18,18 @@ const Tokens& tokens();
 /// "dusk" (dark, the default) or "daylight".
 QString currentLook();
 void applyLook(const QString& look);
+/// While many widgets are put together they wear no style sheet, for Qt would work it out anew
+/// each time one is set into another; they are dressed at the end of this one's life.
+class DressedLater {
+ public:
+  DressedLater();
+  ~DressedLater();
+  DressedLater(const DressedLater&) = delete;
+  DressedLater& operator=(const DressedLater&) = delete;
+
+ private:
+  const QString sheet_;
+};
 
 QFont textFont(double points = 10, QFont::Weight weight = QFont::Normal);
 QFont figureFont(double points = 10);

@@ -19,6 +19,7 @@ Picture alone(Picture p, int code) {
 }  // namespace
 
 MainWindow::MainWindow() : book_(bench_) {
+  const DressedLater all;
   setWindowTitle("Zany Patch");
   setWindowIcon(QIcon(":/icons/zany-patch.svg"));
   setAcceptDrops(true);

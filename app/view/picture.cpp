@@ -148,6 +148,7 @@ PicturePainter::Source& PicturePainter::source(const Picture& p) {
       std::vector<size_t> bands(p.bands.begin(), p.bands.end());
       if (p.singleBand()) bands.resize(1);
       s->reader = std::make_unique<BandReader>(p.scene, bands);
+      s->reader->keepIn(kept_);
       s->grid = p.scene.grid;
       break;
     }
@@ -157,7 +158,7 @@ PicturePainter::Source& PicturePainter::source(const Picture& p) {
         if (open->formula && !s->formula && key.section('/', 0, 1) == p.key.section('/', 0, 1))
           s->formula = open->formula->with({p.formula});
       if (!s->formula)
-        s->formula = std::make_unique<FormulaReader>(p.scope, std::vector<Formula>{p.formula});
+        s->formula = std::make_unique<FormulaReader>(p.scope, std::vector<Formula>{p.formula}, kept_);
       s->grid = p.scope.grid;
       break;
     default:
@@ -296,10 +297,12 @@ QImage PicturePainter::paint(const Picture& p, const Stretch& stretch, const Map
                     : static_cast<int>(i);
   const double sx = static_cast<double>(width) / w.width,
                sy = static_cast<double>(height) / w.height;
+  std::vector<Place> places;
   for (int y = 0; y < piece.height; ++y) {
     auto* line = reinterpret_cast<QRgb*>(image.scanLine(y));
+    net.row(y, places);
     for (int x = 0; x < piece.width; ++x) {
-      const Place at = net.at(x, y);
+      const Place at = places[static_cast<size_t>(x)];
       if (!(at.x >= 0 && at.y >= 0 && at.x < s.grid.width && at.y < s.grid.height)) continue;
       const int c = std::clamp(static_cast<int>((at.x - w.x) * sx), 0, width - 1),
                 r = std::clamp(static_cast<int>((at.y - w.y) * sy), 0, height - 1);

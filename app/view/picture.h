@@ -70,6 +70,8 @@ struct MapPiece {
 /// Paints pictures; reads files. One a thread.
 class PicturePainter {
  public:
+  /// What is read is kept in `kept`, which several painters may share.
+  explicit PicturePainter(std::shared_ptr<KeptBands> kept = nullptr) : kept_(std::move(kept)) {}
   /// Error in words when a file cannot be read.
   Overview overview(const Picture& picture);
   /// ARGB, transparent where there is no data. `crs` is that of the piece; "" takes the picture's.
@@ -80,6 +82,7 @@ class PicturePainter {
   struct Source;
   Source& source(const Picture& picture);
   std::vector<std::pair<QString, std::shared_ptr<Source>>> open_;  // latest last
+  std::shared_ptr<KeptBands> kept_;
 };
 
 Grid gridOf(const Picture& picture);

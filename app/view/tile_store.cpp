@@ -80,7 +80,7 @@ void TileStore::take(const Key& key, const QImage& image) {
 }
 
 void TileStore::work(std::stop_token stop) {
-  PicturePainter painter;
+  PicturePainter painter(kept_);
   while (true) {
     std::pair<Picture, TileId> job;
     std::optional<Stretch> stretch;

@@ -55,6 +55,7 @@ class TileStore : public QObject {
 
   std::map<Key, std::pair<QImage, uint64_t>> tiles_;  // with when they were last asked for
   std::map<QString, Overview> overviews_;
+  const std::shared_ptr<KeptBands> kept_ = std::make_shared<KeptBands>();
   std::set<QString> broken_;
   uint64_t clock_ = 0;
 

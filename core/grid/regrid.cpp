@@ -100,6 +100,24 @@ Place PixelNet::at(int x, int y) const {
           mixed(n[0].y, n[1].y, n[columns_].y, n[columns_ + 1].y)};
 }
 
+void PixelNet::row(int y, std::vector<Place>& places) const {
+  places.resize(static_cast<size_t>(width_));
+  const double fy = (y + 0.5) / step_;
+  const int r = static_cast<int>(fy);
+  const double v = fy - r;
+  const auto edge = [&](int c) {
+    const Place& above = net_[static_cast<size_t>(r * columns_ + c)];
+    const Place& below = net_[static_cast<size_t>((r + 1) * columns_ + c)];
+    return Place{above.x + (below.x - above.x) * v, above.y + (below.y - above.y) * v};
+  };
+  for (int x = 0; x < width_; x += step_) {
+    const Place a = edge(x / step_), b = edge(x / step_ + 1);
+    const double dx = (b.x - a.x) / step_, dy = (b.y - a.y) / step_;
+    for (int i = 0; i < std::min(step_, width_ - x); ++i)
+      places[static_cast<size_t>(x + i)] = {a.x + dx * (i + 0.5), a.y + dy * (i + 0.5)};
+  }
+}
+
 Window PixelNet::window(int margin) const {
   double x0 = 1e30, y0 = 1e30, x1 = -1e30, y1 = -1e30;
   const auto grow = [&](int x, int y) {

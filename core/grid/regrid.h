@@ -16,6 +16,8 @@ class PixelNet {
   /// Column and row in the source of the middle of a pixel of the piece; NaN when it has no
   /// counterpart.
   Place at(int x, int y) const;
+  /// The same of a whole row.
+  void row(int y, std::vector<Place>& places) const;
   /// The window of the source that the piece touches, `margin` pixels wider; empty when none.
   Window window(int margin = 1) const;
   /// How many pixels of the source one of the piece covers, across or down; 1 at least.

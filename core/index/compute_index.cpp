@@ -36,10 +36,12 @@ std::vector<std::string> namesIn(const std::vector<Formula>& formulas) {
 
 }  // namespace
 
-FormulaReader::FormulaReader(const Scope& scope, std::vector<Formula> formulas)
-    : FormulaReader(
-          formulas, namesIn(formulas),
-          std::make_shared<const BandReader>(scope.grid, scope.sources(namesIn(formulas)))) {}
+FormulaReader::FormulaReader(const Scope& scope, std::vector<Formula> formulas,
+                             std::shared_ptr<KeptBands> kept)
+    : FormulaReader(formulas, namesIn(formulas),
+                    std::make_shared<BandReader>(scope.grid, scope.sources(namesIn(formulas)))) {
+  reader_->keepIn(std::move(kept));
+}
 
 std::unique_ptr<FormulaReader> FormulaReader::with(std::vector<Formula> formulas) const {
   for (const auto& name : namesIn(formulas))
@@ -48,7 +50,7 @@ std::unique_ptr<FormulaReader> FormulaReader::with(std::vector<Formula> formulas
 }
 
 FormulaReader::FormulaReader(std::vector<Formula> formulas, std::vector<std::string> names,
-                             std::shared_ptr<const BandReader> reader)
+                             std::shared_ptr<BandReader> reader)
     : formulas_(std::move(formulas)), names_(std::move(names)), reader_(std::move(reader)) {
   for (const auto& f : formulas_) {
     halo_ = std::max(halo_, f.halo());

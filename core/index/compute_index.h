@@ -23,7 +23,9 @@ Statistics computeIndex(const Scene& scene, const Formula& formula, const std::s
 /// Values of several formulas over the same windows: those of formulas[i] as values[i].
 class FormulaReader {
  public:
-  FormulaReader(const Scope& scope, std::vector<Formula> formulas);
+  /// What `reduced` reads is kept in `kept`, if there is one.
+  FormulaReader(const Scope& scope, std::vector<Formula> formulas,
+                std::shared_ptr<KeptBands> kept = nullptr);
   /// Other formulas over the same scope and its open files, for as long as one types; nullptr when
   /// they need bands that are not read here. Both are for the same thread.
   std::unique_ptr<FormulaReader> with(std::vector<Formula> formulas) const;
@@ -49,10 +51,10 @@ class FormulaReader {
   std::vector<std::vector<size_t>> planes_;  // of each formula, among the bands read
   int halo_ = 0;
   std::vector<std::string> names_;
-  std::shared_ptr<const BandReader> reader_;
+  std::shared_ptr<BandReader> reader_;
 
   FormulaReader(std::vector<Formula> formulas, std::vector<std::string> names,
-                std::shared_ptr<const BandReader> reader);
+                std::shared_ptr<BandReader> reader);
 };
 
 /// Sets what lies outside the polygons to no data.

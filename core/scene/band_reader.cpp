@@ -1,12 +1,15 @@
 #include "scene/band_reader.h"
 
 #include <fmt/format.h>
+#include <fmt/ranges.h>
 
 #include <algorithm>
 #include <limits>
 #include <numeric>
 
 #include "base/error.h"
+
+namespace fs = std::filesystem;
 
 namespace zp {
 namespace {
@@ -21,6 +24,21 @@ std::vector<BandSource> sourcesOf(const Scene& scene, std::vector<size_t> bands)
   std::vector<BandSource> sources;
   for (size_t b : bands) sources.push_back({&scene, b});
   return sources;
+}
+
+/// What the values of a band depend on; a file that is written anew is another.
+std::string nameOf(const Scene& scene, const SceneBand& band, const Grid& onto) {
+  const auto file = [](const fs::path& path) {
+    std::error_code none;
+    const auto when = fs::last_write_time(path, none).time_since_epoch().count();
+    return fmt::format("{}@{}", path.string(), when);
+  };
+  const auto& c = band.conversion;
+  return fmt::format("{}|{}|{}|{}|{}|{}|{},{}|{}|{}|{}|{}", file(band.file), band.number, c.scale,
+                     c.offset, c.nodata.has_value(), c.nodata.value_or(0), scene.shift.x,
+                     scene.shift.y, scene.mask.empty() ? "" : file(scene.mask),
+                     scene.state == ValueState::ClassCodes, fmt::join(onto.transform, ","),
+                     onto.crs);
 }
 
 bool sameGridAndPlace(const RasterFile& raster, const std::filesystem::path& path, const Grid& grid,
@@ -87,7 +105,8 @@ void BandReader::add(const BandSource& from) {
   }
   sources_.push_back(
       {file, band.number, band.conversion,
-       scene.state == ValueState::ClassCodes ? Resampling::Nearest : Resampling::Bilinear, mask});
+       scene.state == ValueState::ClassCodes ? Resampling::Nearest : Resampling::Bilinear, mask,
+       nameOf(scene, band, grid_)});
 }
 
 std::vector<Window> BandReader::windows(size_t bytes) const {
@@ -106,16 +125,27 @@ void BandReader::read(Window w, BandBlock& block) const {
 void BandReader::readReduced(Window w, int width, int height, std::vector<float>& values) const {
   const size_t n = static_cast<size_t>(width) * static_cast<size_t>(height);
   values.resize(n * sources_.size());
-  const Grid piece = pieceOf(grid_, w, width, height);
   for (size_t i = 0; i < sources_.size(); ++i) {
     const auto& s = sources_[i];
     float* out = values.data() + i * n;
-    if (files_[s.file].same)
-      files_[s.file].raster.read(s.band, w, s.conversion, out, width, height);
-    else
-      bringOver(s, piece, width < w.width || height < w.height, out);
-    if (s.mask >= 0) setAside(s, w, piece, out);
+    const auto known = kept_ ? kept_->find(s.name, w, width, height) : nullptr;
+    if (known) {
+      std::copy(known->begin(), known->end(), out);
+      continue;
+    }
+    readOne(s, w, width, height, out);
+    if (kept_)
+      kept_->keep(s.name, w, width, height, std::make_shared<std::vector<float>>(out, out + n));
   }
+}
+
+void BandReader::readOne(const Source& s, Window w, int width, int height, float* out) const {
+  const Grid piece = pieceOf(grid_, w, width, height);
+  if (files_[s.file].same)
+    files_[s.file].raster.read(s.band, w, s.conversion, out, width, height);
+  else
+    bringOver(s, piece, width < w.width || height < w.height, out);
+  if (s.mask >= 0) setAside(s, w, piece, out);
 }
 
 void BandReader::bringOver(const Source& s, const Grid& piece, bool reduced, float* out) const {

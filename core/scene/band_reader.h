@@ -3,6 +3,7 @@
 #include <vector>
 
 #include "grid/regrid.h"
+#include "scene/kept_bands.h"
 #include "scene/scene.h"
 
 namespace zp {
@@ -42,6 +43,8 @@ class BandReader {
   void read(Window window, BandBlock& block) const;
   /// The nearest pixels of a window at a smaller size, band by band.
   void readReduced(Window window, int width, int height, std::vector<float>& values) const;
+  /// From now on readReduced looks there first, and keeps there what it reads.
+  void keepIn(std::shared_ptr<KeptBands> kept) { kept_ = std::move(kept); }
 
  private:
   struct File {
@@ -54,9 +57,11 @@ class BandReader {
     int band;
     RasterFile::Conversion conversion;
     Resampling resampling;
-    int mask;  // −1: none
+    int mask;          // −1: none
+    std::string name;  // among kept bands
   };
   void add(const BandSource& source);
+  void readOne(const Source& source, Window w, int width, int height, float* out) const;
   size_t fileOf(const std::filesystem::path& path, Place shift);
   void bringOver(const Source& source, const Grid& piece, bool reduced, float* out) const;
   void setAside(const Source& source, Window w, const Grid& piece, float* out) const;
@@ -65,6 +70,7 @@ class BandReader {
   std::vector<File> files_;
   std::vector<Source> sources_;
   std::vector<File> masks_;
+  std::shared_ptr<KeptBands> kept_;
 };
 
 }  // namespace zp
