@@ -39,6 +39,11 @@ Scene SceneArguments::open(const std::string& path) const {
         throw CLI::ValidationError("--roles",
                                    fmt::format("“{}={}” is not role=band.", role, number));
       argument("--roles", [&, role = role] { requireRole(role); });
+      for (const auto& [other, taken] : options.roles)
+        if (taken == *band)
+          throw CLI::ValidationError(
+              "--roles", fmt::format("Band {} is given as {} and as {}; a band has one role.",
+                                     number, other, role));
       options.roles[role] = static_cast<int>(*band);
     }
   if (!nodata.empty()) {
@@ -104,7 +109,9 @@ std::map<std::string, std::string> pairsFrom(const char* option, const std::stri
       throw CLI::ValidationError(
           option, fmt::format("“{}” is not {}.", part,
                               std::string(option) == "--roles" ? "role=band" : "theirs=ours"));
-    pairs[trimmed(pair[0])] = trimmed(pair[1]);
+    if (!pairs.emplace(trimmed(pair[0]), trimmed(pair[1])).second)
+      throw CLI::ValidationError(
+          option, fmt::format("“{}” is given twice; give it once.", trimmed(pair[0])));
   }
   return pairs;
 }

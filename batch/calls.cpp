@@ -78,7 +78,7 @@ Call index(CLI::App& app) {
   auto a = std::make_shared<Arguments>();
   a->scene.addTo(*call, true);
   a->output.addTo(*call, "GeoTIFF to write", false);
-  auto* index = call->add_option("--index", a->index, "An index of the book, by its id");
+  auto* index = call->add_option("--index", a->index, "An index of the book, by its id or abbreviation");
   call->add_option("--formula", a->formula, "A formula, such as (nir - red) / (nir + red)")
       ->excludes(index);
   auto* outline = call->add_option("--outline", a->outline, "Polygons: FILE or FILE:LAYER");
@@ -103,6 +103,7 @@ Call index(CLI::App& app) {
               Json list = Json::array();
               for (const auto& e : indexBook())
                 list.push_back({{"id", e.id},
+                                {"abbreviation", e.abbreviation},
                                 {"group", e.group},
                                 {"name", e.name},
                                 {"range", {e.low, e.high}},
@@ -160,6 +161,10 @@ Call threshold(CLI::App& app) {
       ->check(CLI::Range(0, 5));
   return {call, [a](const Progress& progress) {
             const auto source = readingSource(a->raster);
+            const int bands = RasterFile(source.file).bands();
+            if (source.band == 0 && bands > 1)
+              throw Error(fmt::format("“{}” has {} bands; name one as {}:BAND.", a->raster, bands,
+                                      a->raster));
             std::vector<double> at;
             for (const auto& part : split(a->at, ',')) {
               const auto t = parseNumber(part);
@@ -168,8 +173,14 @@ Call threshold(CLI::App& app) {
               at.push_back(*t);
             }
             Legend legend;
-            for (const auto& name : split(a->names, ','))
+            for (const auto& name : split(a->names, ',')) {
+              for (const auto& c : legend.classes)
+                if (c.name == name)
+                  throw CLI::ValidationError(
+                      "--names",
+                      fmt::format("Two classes are called “{}”; give each its own name.", name));
               legend.addMissing(legend.firstFreeCode(), name);
+            }
             std::map<int, std::string> keep;
             for (const auto& c : legend.classes) keep[c.code] = c.name;
             if (!a->keep.empty()) {

@@ -46,23 +46,41 @@ CodeMatch matchFrom(const ImportArguments& a,
 /// A class map made elsewhere, its codes matched with a legend of ours.
 Json importClassMap(const ImportArguments& a, const Progress& progress) {
   const Legend legend = readLegend(a.legend);
+  if (a.field.empty() && (!a.like.empty() || fileOfLayer(a.scene.scene) != a.scene.scene))
+    throw CLI::ValidationError(
+        "import", "polygons need --like RASTER for the grid and --class-field FIELD for the class");
   Outputs outputs(a.output.replace);
   const auto file = outputs.add(a.output.out, {fileOfLayer(a.scene.scene), a.legend});
   CodeMatch match;
+  std::vector<std::pair<std::string, std::string>> theirs;
   if (a.field.empty()) {
-    match = matchFrom(a, classesIn(a.scene.scene, progress.part(0, 0.3)), legend);
+    theirs = classesIn(a.scene.scene, progress.part(0, 0.3));
+    match = matchFrom(a, theirs, legend);
     importClasses(a.scene.scene, match, legend, file, progress.part(0.3, 0.8));
   } else {
     const Grid grid = RasterFile(a.like).grid();
     const Layer layer = readLayer(a.scene.scene, grid.crs);
-    match = matchFrom(a, classesIn(layer, a.field), legend);
+    theirs = classesIn(layer, a.field);
+    match = matchFrom(a, theirs, legend);
     importClasses(layer, a.field, match, grid, legend, file, progress.part(0.3, 0.8));
   }
   const Json areas = toJson(classAreas(file, legend, progress.part(0.8, 1)));
   outputs.commit();
   Json matched = Json::object();
-  for (const auto& [theirs, ours] : match) matched[theirs] = ours;
-  return {{"match", matched}, {"classes", areas}, {"outputs", names(outputs)}};
+  for (const auto& [code, ours] : match) matched[code] = ours;
+  std::vector<std::string> left;
+  for (const auto& [code, name] : theirs)
+    if (match.count(code) == 0) left.push_back(code);
+  Json warnings = Json::array();
+  if (!left.empty())
+    warnings.push_back(
+        fmt::format("No class of the legend has {}; there is no data there now. Match with --match.",
+                    listed(left)));
+  return {{"match", matched},
+          {"left", left},
+          {"warnings", warnings},
+          {"classes", areas},
+          {"outputs", names(outputs)}};
 }
 
 /// Bands of a scene as one file, with their roles and the state of their values.
@@ -89,6 +107,12 @@ Json importBands(const ImportArguments& a, const Progress& progress) {
   outputs.commit();
   Json facts = factsOf(a.output.out, outputs);
   facts["lost"] = lost;
+  facts["warnings"] = Json::array();
+  if (lost > 0)
+    facts["warnings"].push_back(
+        fmt::format("{} values do not fit {} with this scale and offset and became no data; "
+                    "choose others with --type, --scale and --offset.",
+                    lost, a.type));
   return facts;
 }
 

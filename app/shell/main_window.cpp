@@ -30,7 +30,7 @@ MainWindow::MainWindow() : book_(bench_) {
   probe_ = new Probe(bench_);
   shelf_ = new Shelf(bench_);
   desk_[0] = scenesDesk_ = new ScenesDesk(bench_, *view_);
-  desk_[1] = new IndicesDesk(bench_, *view_, tiles_);
+  desk_[1] = indicesDesk_ = new IndicesDesk(bench_, *view_, tiles_);
   desk_[2] = trainingDesk_ = new TrainingDesk(bench_, *view_);
   desk_[3] = new MappingDesk(bench_, *view_);
   desk_[4] = samplingDesk_ = new SamplingDesk(bench_, *view_);
@@ -42,6 +42,7 @@ MainWindow::MainWindow() : book_(bench_) {
   notice_ = new QLabel;
   notice_->setObjectName("notice");
   notice_->setWordWrap(true);
+  notice_->setTextInteractionFlags(Qt::LinksAccessibleByMouse | Qt::LinksAccessibleByKeyboard);
   connect(notice_, &QLabel::linkActivated, this, [this](const QString& id) {
     showFront(id);
     view_->fit();
@@ -860,10 +861,8 @@ std::vector<FindOffer> MainWindow::offers() {
         if (!e.empty()) view_->zoomTo(e);
       });
     for (const auto& e : indexBook())
-      offer(q(e.title) + ", " + q(e.name), "index", [this, id = q(e.id)] {
-        goTo(1);
-        if (auto* b = desk_[1]->findChild<QPushButton*>("index-" + id)) b->click();
-      });
+      offer(q(titleInLists(e)) + ", " + q(e.name), "index",
+            [this, id = e.id] { goTo(1), indicesDesk_->choose(id); });
     for (const auto& m : methods()) offer(q(m.title), "method", [this] { goTo(3); });
   }
   // Help paragraphs come after what can be done.

@@ -93,6 +93,7 @@ class MainWindow : public QMainWindow {
   Shelf* shelf_;
   std::array<Desk*, 6> desk_{};
   ScenesDesk* scenesDesk_;
+  IndicesDesk* indicesDesk_;
   TrainingDesk* trainingDesk_;
   SamplingDesk* samplingDesk_;
   AccuracyDesk* accuracyDesk_;

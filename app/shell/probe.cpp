@@ -106,9 +106,22 @@ void Probe::rest() {
 }
 
 QString Probe::text() const {
-  QStringList all;
+  if (resting_) return {};
+  QStringList all{where()};
+  const QString degrees = inDegrees(place_, bench_.viewCrs());
+  if (!degrees.isEmpty()) all << degrees;
   for (const auto& v : answer_.values) all << v.label + " " + v.text;
-  return resting_ ? QString() : all.join("; ");
+  return all.join("; ");
+}
+
+QString Probe::where() const {
+  const std::string crs = bench_.viewCrs();
+  if (crs.empty())
+    return QString("column %1  row %2")
+        .arg(static_cast<int>(std::floor(place_.x)))
+        .arg(static_cast<int>(std::floor(-place_.y)));
+  if (crsIsGeographic(crs)) return decimal(place_.x, 5) + "°  " + decimal(place_.y, 5) + "°";
+  return decimal(place_.x, 0) + " E  " + decimal(place_.y, 0) + " N";
 }
 
 void Probe::paintEvent(QPaintEvent*) {
@@ -126,17 +139,7 @@ void Probe::paintEvent(QPaintEvent*) {
   }
   p.setPen(t.text);
   p.setFont(figureFont(9.5));
-  const std::string crs = bench_.viewCrs();
-  QString where;
-  if (crs.empty())
-    where = QString("column %1  row %2")
-                .arg(static_cast<int>(std::floor(place_.x)))
-                .arg(static_cast<int>(std::floor(-place_.y)));
-  else if (crsIsGeographic(crs))
-    where = decimal(place_.x, 5) + "°  " + decimal(place_.y, 5) + "°";
-  else
-    where = decimal(place_.x, 0) + " E  " + decimal(place_.y, 0) + " N";
-  const QString degrees = inDegrees(place_, crs);
+  const QString where = this->where(), degrees = inDegrees(place_, bench_.viewCrs());
   const double tall = degrees.isEmpty() ? height() : height() / 2.0 - 4;
   p.drawText(QRectF(14, degrees.isEmpty() ? 0 : 5, 220, tall), Qt::AlignVCenter, where);
   double x = 30 + p.fontMetrics().horizontalAdvance(where);

@@ -15,7 +15,8 @@ class Probe : public QWidget {
   void setPictures(const Picture& front, const Picture& back);
   void look(Place place);
   void rest();
-  QString text() const;  // what it says, for tests
+  /// What it says: the place, in degrees too, and the values under it.
+  QString text() const;
 
  protected:
   void paintEvent(QPaintEvent*) override;
@@ -31,6 +32,8 @@ class Probe : public QWidget {
   };
   static Answer read(Place place, const std::string& crs, const Scene* scene,
                      const std::vector<Picture>& pictures);
+
+  QString where() const;
 
   Workbench& bench_;
   Latest latest_;

@@ -25,6 +25,7 @@ IndexEntry entryFrom(const Json& e) {
   one.source = e.at("source");
   one.ramp = e.at("ramp");
   one.group = e.at("group");
+  one.abbreviation = e.value("abbreviation", "");
   one.featured = e.value("featured", false);
   one.low = e.at("range").at(0);
   one.high = e.at("range").at(1);
@@ -35,11 +36,18 @@ IndexEntry entryFrom(const Json& e) {
 }
 
 Json toJson(const IndexEntry& e) {
-  return {
-      {"id", e.id},           {"group", e.group},      {"title", e.title},
-      {"name", e.name},       {"formula", e.formula},  {"range", {number(e.low), number(e.high)}},
-      {"reading", e.reading}, {"about", e.about},      {"source", e.source},
-      {"ramp", e.ramp},       {"featured", e.featured}};
+  return {{"id", e.id},
+          {"abbreviation", e.abbreviation},
+          {"group", e.group},
+          {"title", e.title},
+          {"name", e.name},
+          {"formula", e.formula},
+          {"range", {number(e.low), number(e.high)}},
+          {"reading", e.reading},
+          {"about", e.about},
+          {"source", e.source},
+          {"ramp", e.ramp},
+          {"featured", e.featured}};
 }
 
 constexpr const char* kFormat = "zany-patch-index-book";
@@ -74,6 +82,10 @@ std::vector<IndexEntry> indexEntriesFrom(const Json& json, const std::string& na
   return read;
 }
 
+std::string titleInLists(const IndexEntry& e) {
+  return e.abbreviation.empty() ? e.title : fmt::format("{} ({})", e.title, e.abbreviation);
+}
+
 const std::list<IndexEntry>& indexBook() {
   return book();
 }
@@ -102,11 +114,11 @@ void dropIndex(const std::string& id) {
 const IndexEntry& indexEntry(const std::string& id) {
   std::vector<std::string> ids;
   for (const auto& e : indexBook()) {
-    if (e.id == id) return e;
+    if (e.id == id || (!id.empty() && lowered(e.abbreviation) == lowered(id))) return e;
     ids.push_back(e.id);
   }
-  throw Error(fmt::format("There is no index “{}” in the book of {}.{}", id, ids.size(),
-                          didYouMean(id, ids)));
+  throw Error(fmt::format("There is no index “{}” in the book of {}; look through its list.{}", id,
+                          ids.size(), didYouMean(id, ids)));
 }
 
 std::vector<const IndexEntry*> searchIndexBook(const std::string& text) {
@@ -120,8 +132,11 @@ std::vector<const IndexEntry*> searchIndexBook(const std::string& text) {
   };
   std::vector<const IndexEntry*> byName, byText;
   for (const auto& e : indexBook()) {
-    const std::string name = fmt::format("{} {} {} {}", e.id, e.group, e.title, e.name);
-    if (holds(name))
+    const std::string name =
+        fmt::format("{} {} {} {} {}", e.id, e.abbreviation, e.group, e.title, e.name);
+    if (words.size() == 1 && lowered(e.abbreviation) == words[0])
+      byName.insert(byName.begin(), &e);
+    else if (holds(name))
       byName.push_back(&e);
     else if (holds(fmt::format("{} {} {} {} {}", name, e.reading, e.about, e.source, e.formula)))
       byText.push_back(&e);

@@ -37,9 +37,8 @@ void requireRising(const std::vector<double>& thresholds, const Legend& legend) 
       throw Error(fmt::format("The thresholds have to rise, but {} is not above {}.", thresholds[i],
                               thresholds[i - 1]));
   if (thresholds.empty() || legend.classes.size() != thresholds.size() + 1)
-    throw Error(fmt::format("{} threshold{} make {} classes, but {} names are given.",
-                            thresholds.size(), thresholds.size() == 1 ? "" : "s",
-                            thresholds.size() + 1, legend.classes.size()));
+    throw Error(fmt::format("Thresholds: {}; names: {}. One name more than thresholds is needed.",
+                            thresholds.size(), legend.classes.size()));
 }
 
 void thresholdToClasses(const std::filesystem::path& raster, int band,

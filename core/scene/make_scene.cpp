@@ -83,6 +83,8 @@ size_t makeScene(const BandReader& reader, const SceneSpec& spec,
                  const SceneKernel& kernel, int halo) {
   if (spec.type != NumberType::Float32 && !(spec.scale > 0))
     throw Error("The scale of whole numbers has to be above 0; write one such as 0.0001.");
+  if (!std::isfinite(spec.scale) || !std::isfinite(spec.offset))
+    throw Error("Scale and offset have to be finite numbers; write others.");
   struct Block {
     Window window;
     BandBlock in;

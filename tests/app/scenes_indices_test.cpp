@@ -221,9 +221,11 @@ TEST_F(IndicesDeskWindow, TheBookIsSearchedByUseBandAndAuthor) {
     EXPECT_EQ(titles()[i].contains(": no "), !can) << titles()[i].toStdString();
   }
   d().press("bookSearch", "huete 1988");
-  EXPECT_EQ(titles(), QStringList("Vegetation, soil-adjusted"));
+  EXPECT_EQ(titles(), QStringList("Vegetation, soil-adjusted (SAVI)"));
+  d().press("bookSearch", "evi2");
+  EXPECT_EQ(titles(), QStringList("Vegetation, enhanced without blue (EVI2)"));
   d().press("bookSearch", "radar forest");
-  EXPECT_EQ(titles(), QStringList("Radar forest degradation: no hh and hv"));
+  EXPECT_EQ(titles(), QStringList("Radar forest degradation (RFDI): no hh and hv"));
   QTest::keyClick(d().find<QLineEdit>("bookSearch"), Qt::Key_Return);  // which it cannot do
   EXPECT_TRUE(list->isVisible());
   d().press("bookSearch", "xyzzy");

@@ -321,6 +321,22 @@ TEST_F(FindWindow, CommandsOutlinesAndHelpAreFound) {
   EXPECT_EQ(find("zzzz")->item(0)->text(), "Nothing of that name");
 }
 
+TEST_F(FindWindow, AnyIndexOfTheBookIsReachedByItsAbbreviation) {
+  auto* list = find("osavi");
+  ASSERT_TRUE(list->item(0)->text().startsWith("Vegetation, soil-adjusted, optimised (OSAVI)"));
+  QTest::keyClick(w().trail().find(), Qt::Key_Return);
+  d().settle();
+  EXPECT_EQ(w().stage(), 1);
+  EXPECT_TRUE(d().find<QPushButton>("index-vegetation-soil-optimised")->isChecked());
+  EXPECT_EQ(v().front().of, "preview");
+  // One the scene cannot do: the book says what is missing.
+  find("rfdi");
+  QTest::keyClick(w().trail().find(), Qt::Key_Return);
+  d().settle();
+  EXPECT_EQ(d().find<QListWidget>("bookList")->item(0)->text(),
+            "Radar forest degradation (RFDI): no hh and hv");
+}
+
 TEST(FindRank, NamesComeBeforeTexts) {
   const auto rank = [](const char* name, const char* text, const char* wanted) {
     return findRank({name, "kind", {}, text}, wanted);

@@ -1,6 +1,10 @@
 // The real window, driven by mouse and keys without a screen, on the demo study.
+#include "base/own_entries.h"
+#include "grid/crs.h"
+#include "grid/place_text.h"
 #include "legend/class_map.h"
 #include "sampling/readings.h"
+#include "support/rasters.h"
 #include "window_fixture.h"
 
 namespace zp {
@@ -256,8 +260,32 @@ TEST_F(RealWindow, TheProbeReadsWhatIsUnderThePointer) {
   const Place p = w().view().toMap(QPointF(w().view().width() / 2.0, w().view().height() / 2.0));
   QTest::mouseMove(&w().view(), onView(p));
   Q_EMIT w().view().hovered(p);
-  d().until([&] { return !probe->text().isEmpty(); }, "the probe");
-  EXPECT_TRUE(probe->text().contains(w().view().front().title)) << probe->text().toStdString();
+  d().until([&] { return probe->text().contains(w().view().front().title); }, "the probe");
+  // The place in degrees is the place.
+  const QStringList parts = probe->text().split("; ");
+  auto found = placesIn(parts[1].toStdString());
+  ASSERT_FALSE(found.empty()) << parts[1].toStdString();
+  ASSERT_TRUE(CrsChange(crsFrom("EPSG:4326"), w().view().crs()).apply(found[0].place));
+  EXPECT_NEAR(found[0].place.x, p.x, 1.5);
+  EXPECT_NEAR(found[0].place.y, p.y, 1.5);
+}
+
+/// One's own presets are read once a program, so this needs one of its own, as ctest gives it.
+class DamagedPresets : public RealWindow {
+ protected:
+  void SetUp() override {
+    setenv("ZPATCH_OWN", own_.path().c_str(), 1);
+    std::ofstream(own_ / "sensors.json") << "{\n  \"format\": oops";
+    RealWindow::SetUp();
+  }
+  Folder own_;
+};
+
+TEST_F(DamagedPresets, AreSaidOnceTheStudyIsThere) {
+  if (ownTroubles().empty()) GTEST_SKIP() << "the presets were read before in this program";
+  EXPECT_TRUE(w().notice().contains("line 2")) << w().notice().toStdString();
+  EXPECT_TRUE(w().notice().contains("sensors.json")) << w().notice().toStdString();
+  EXPECT_EQ(s().scenes.size(), 8u);
 }
 
 TEST_F(RealWindow, BadInputIsSaidInPlaceAndChangesNothing) {

@@ -47,6 +47,27 @@ TEST_F(ZpatchScenes, BandsAreBroughtTogether) {
   EXPECT_EQ(run("import f --values purple --out t.tif"), 2);
 }
 
+TEST_F(ZpatchScenes, WhatIsGivenTwiceOrDoesNotFitIsSaid) {
+  writeFloats(folder_ / "s.tif", metricGrid(2, 2), {{0.1f, 0.2f, 0.3f, 7}, {1, 1, 1, 1}});
+  EXPECT_EQ(run("index s.tif --roles red=1,red=2 --formula red --out o.tif"), 2);
+  EXPECT_NE(err().find("“red” is given twice"), std::string::npos) << err();
+  EXPECT_EQ(run("index s.tif --roles red=1,nir=1 --formula red --out o.tif"), 2);
+  EXPECT_NE(err().find("Band 1 is given as"), std::string::npos) << err();
+  EXPECT_EQ(run("threshold s.tif --at 0.2 --names a,b --out o.tif"), 1);
+  EXPECT_NE(err().find("name one as s.tif:BAND"), std::string::npos) << err();
+  EXPECT_EQ(run("threshold s.tif:1 --at 0.2 --names a,a --out o.tif"), 2);
+  EXPECT_NE(err().find("Two classes are called “a”"), std::string::npos) << err();
+  EXPECT_EQ(run("import s.tif --type byte --offset inf --out o.tif"), 1);
+  EXPECT_NE(err().find("finite"), std::string::npos) << err();
+  EXPECT_EQ(run("index s.tif --roles red=1,nir=2 --index ndwo --out o.tif"), 2);
+  EXPECT_FALSE(fs::exists(folder_ / "o.tif"));
+  ASSERT_EQ(run("import s.tif --type byte --scale 0.01 --out b.tif --json"), 0) << err();
+  EXPECT_EQ(json()["lost"], 1);
+  EXPECT_NE(json()["warnings"][0].get<std::string>().find("do not fit byte"), std::string::npos);
+  ASSERT_EQ(run("index s.tif --roles red=1,nir=2 --index NDVI --out v.tif --json"), 0) << err();
+  EXPECT_EQ(json()["valid"], 4);
+}
+
 TEST_F(ZpatchScenes, AClassMapMadeElsewhere) {
   Legend ours;
   ours.addMissing(1, "water");
@@ -57,6 +78,11 @@ TEST_F(ZpatchScenes, AClassMapMadeElsewhere) {
   EXPECT_EQ(testing::readCodes(folder_ / "c.tif"), (std::vector<uint16_t>{1, 4, 0, 0}));
   ASSERT_EQ(run("import m.tif --legend l.json --out d.tif --json"), 0) << err();
   EXPECT_EQ(testing::readCodes(folder_ / "d.tif"), (std::vector<uint16_t>{0, 0, 4, 0}));
+  EXPECT_EQ(json()["left"], Json::array({"11", "12"}));
+  EXPECT_NE(json()["warnings"][0].get<std::string>().find("11 and 12"), std::string::npos);
+  EXPECT_EQ(run("import m.tif --legend l.json --match 11=1,11=4 --out e.tif"), 2);
+  EXPECT_EQ(run("import p.gpkg:areas --legend l.json --out e.tif"), 2);
+  EXPECT_NE(err().find("--class-field"), std::string::npos) << err();
   EXPECT_EQ(run("import m.tif --legend l.json --match 11=9 --out e.tif"), 1);
   EXPECT_NE(err().find("no class 9"), std::string::npos);
   writeAreas(

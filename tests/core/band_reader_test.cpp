@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include "base/random.h"
+#include "index/compute_index.h"
 #include "support/rasters.h"
 
 namespace zp {
@@ -134,6 +135,78 @@ TEST(Scene, WorksWithoutAReferenceSystem) {
   BandBlock block;
   BandReader(s, {}).read({0, 0, 2, 1}, block);
   EXPECT_EQ(block.band(0)[1], 2);
+}
+
+TEST(KeptBands, ForgetTheOldestAndNeverMixPlacesUp) {
+  const auto values = [](float v) {
+    return std::make_shared<const std::vector<float>>(std::vector<float>(100, v));
+  };
+  KeptBands kept(1200);  // three of 400 bytes
+  for (int i = 0; i < 3; ++i) kept.keep("a", {i, 0, 10, 10}, 10, 10, values(static_cast<float>(i)));
+  EXPECT_EQ(kept.bytes(), 1200u);
+  ASSERT_TRUE(kept.find("a", {0, 0, 10, 10}, 10, 10));  // now the latest asked for
+  EXPECT_EQ((*kept.find("a", {0, 0, 10, 10}, 10, 10))[0], 0);
+  kept.keep("b", {0, 0, 10, 10}, 10, 10, values(7));
+  EXPECT_EQ(kept.bytes(), 1200u);
+  EXPECT_FALSE(kept.find("a", {1, 0, 10, 10}, 10, 10));
+  EXPECT_TRUE(kept.find("a", {0, 0, 10, 10}, 10, 10));
+  EXPECT_FALSE(kept.find("b", {0, 0, 10, 10}, 5, 20));
+  EXPECT_EQ((*kept.find("b", {0, 0, 10, 10}, 10, 10))[0], 7);
+  kept.keep("b", {0, 0, 10, 10}, 10, 10, values(9));  // what is there stays
+  EXPECT_EQ((*kept.find("b", {0, 0, 10, 10}, 10, 10))[0], 7);
+  kept.keep("c", {0, 0, 99, 99}, 99, 99,
+            std::make_shared<const std::vector<float>>(std::vector<float>(9801)));
+  EXPECT_EQ(kept.bytes(), 0u);  // too much for it
+}
+
+TEST(KeptBands, ReadTheSameAndNeitherAnotherScaleNorAChangedFile) {
+  Folder folder;
+  const Grid g = metricGrid(64, 48);
+  std::vector<float> values(g.pixels());
+  for (size_t i = 0; i < values.size(); ++i) values[i] = static_cast<float>(unit(mix(i)));
+  writeFloats(folder / "s.tif", g, {values, values});
+  Scene scene = openScene(folder / "s.tif");
+  const auto kept = std::make_shared<KeptBands>();
+  const auto read = [&](const std::shared_ptr<KeptBands>& from) {
+    BandReader reader(scene, {0, 1});
+    reader.keepIn(from);
+    std::vector<float> out;
+    reader.readReduced({8, 4, 40, 32}, 20, 16, out);
+    return out;
+  };
+  const auto plain = read(nullptr);
+  EXPECT_EQ(read(kept), plain);
+  EXPECT_EQ(kept->bytes(), 2 * 20 * 16 * sizeof(float));
+  EXPECT_EQ(read(kept), plain);
+  scene.bands[1].conversion.scale = 2;
+  const auto scaled = read(kept);
+  EXPECT_EQ(scaled, read(nullptr));
+  EXPECT_FLOAT_EQ(scaled[320], 2 * plain[320]);
+  for (float& v : values) v += 1;
+  fs::remove(folder / "s.tif");
+  writeFloats(folder / "s.tif", g, {values, values});
+  fs::last_write_time(folder / "s.tif", fs::file_time_type::clock::now() + std::chrono::hours(1));
+  EXPECT_EQ(read(kept), read(nullptr));
+  EXPECT_FLOAT_EQ(read(kept)[0], plain[0] + 1);
+}
+
+TEST(KeptBands, AFormulaTypedFurtherReadsNoFileAgain) {
+  Folder folder;
+  const Grid g = metricGrid(64, 64);
+  std::vector<float> nir(g.pixels(), 0.5f), red(g.pixels(), 0.1f);
+  writeFloats(folder / "s.tif", g, {red, nir}, {"red", "nir"});
+  const Scope scope(openScene(folder / "s.tif"));
+  const auto formula = [&](const char* text) { return parseFormula(text, {"red", "nir"}); };
+  const auto kept = std::make_shared<KeptBands>();
+  const Window all{0, 0, 64, 64};
+  const FormulaReader first(scope, {formula("nir - red")}, kept);
+  EXPECT_FLOAT_EQ(first.reduced(all, 32, 32)[0][0], 0.4f);
+  const size_t bytes = kept->bytes();
+  // Cut short, the file cannot be read any more; what was read is enough.
+  fs::resize_file(folder / "s.tif", 200);
+  EXPECT_FLOAT_EQ(first.with({formula("nir + red")})->reduced(all, 32, 32)[0][0], 0.6f);
+  EXPECT_EQ(kept->bytes(), bytes);
+  EXPECT_EQ(first.with({formula("nir + red")})->formulas(), 1u);
 }
 
 }  // namespace

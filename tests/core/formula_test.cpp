@@ -420,6 +420,18 @@ TEST(IndexBook, IsSearchedByEveryWord) {
   for (const auto* e : searchIndexBook("snow swir16"))
     EXPECT_NE(e->formula.find("swir16"), std::string::npos);
   EXPECT_TRUE(searchIndexBook("no such index").empty());
+  EXPECT_EQ(searchIndexBook("ndwi")[0]->id, "water");
+}
+
+TEST(IndexBook, IsFoundByAbbreviationsThatAreOfOneIndexOnly) {
+  std::set<std::string> seen;
+  for (const auto& e : indexBook())
+    if (!e.abbreviation.empty()) {
+      EXPECT_TRUE(seen.insert(e.abbreviation).second) << e.abbreviation;
+      EXPECT_EQ(&indexEntry(e.abbreviation), &e);
+    }
+  EXPECT_EQ(indexEntry("evi2").id, "vegetation-enhanced-2");
+  EXPECT_NE(sentenceOf([] { indexEntry(""); }).find("look through"), std::string::npos);
 }
 
 TEST(IndexBook, AnIndexOfOnesOwnIsKept) {

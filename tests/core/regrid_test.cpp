@@ -145,3 +145,26 @@ TEST(BandReader, AShiftMovesAScene) {
   // Half a pixel to the right: each place shows what lay 5 m to its left.
   EXPECT_NEAR(block.values[10 * 20 + 10], 105 - 5, 1e-3);
 }
+
+TEST(Regrid, ARowOfANetIsItsPixelsOneByOne) {
+  const Grid metric = metricGrid(90, 70, 10);
+  Grid degrees = metric;
+  const Extent e = *broughtTo(metric.extent(), metric.crs, crsFrom("EPSG:4326"));
+  degrees.crs = crsFrom("EPSG:4326");
+  degrees.transform = {e.left, (e.right - e.left) / 90, 0, e.top, 0, (e.bottom - e.top) / 70};
+  Grid turned = metric;
+  turned.transform[2] = 2, turned.transform[4] = 3;
+  for (const Grid& source : {metricGrid(33, 41, 25), degrees, turned}) {
+    const PixelNet net(metric, source);
+    std::vector<Place> row;
+    for (const int y : {0, 1, 31, 32, 69}) {
+      net.row(y, row);
+      ASSERT_EQ(row.size(), 90u);
+      for (int x = 0; x < 90; ++x) {
+        const Place p = net.at(x, y);
+        EXPECT_NEAR(row[static_cast<size_t>(x)].x, p.x, 1e-7);
+        EXPECT_NEAR(row[static_cast<size_t>(x)].y, p.y, 1e-7);
+      }
+    }
+  }
+}

@@ -335,8 +335,9 @@ void IndicesDesk::fillBook() {
     for (const auto* e : found) {
       const auto missing = missingRoles(*e, s->scene);
       if (missing.empty() != possible) continue;
-      auto* item = new QListWidgetItem(
-          possible ? q(e->title) : QString("%1: no %2").arg(q(e->title), q(listed(missing))));
+      QString title = q(titleInLists(*e));
+      if (!possible) title += QString(": no %1").arg(q(listed(missing)));
+      auto* item = new QListWidgetItem(title);
       item->setData(Qt::UserRole, q(e->id));
       item->setToolTip(q(e->name) + ", " + q(e->source) + "\n" + q(e->formula));
       if (!possible) item->setFlags(item->flags() & ~Qt::ItemIsEnabled);
@@ -381,6 +382,16 @@ void IndicesDesk::chooseFound(QListWidgetItem* item) {
   chooseIndex(entry);
 }
 
+void IndicesDesk::choose(const std::string& id) {
+  const auto* s = bench_.currentScene();
+  if (s == nullptr) return;
+  const IndexEntry& entry = indexEntry(id);
+  setMode(Mode::Index);
+  if (missingRoles(entry, s->scene).empty()) return chooseIndex(entry);
+  findChild<QPushButton*>("index-more")->setChecked(true);
+  search_->setText(q(entry.name));
+}
+
 void IndicesDesk::chooseIndex(const IndexEntry& entry) {
   index_ = entry.id;
   filling_ = true;
@@ -407,7 +418,8 @@ void IndicesDesk::formulaChanged() {
       if (b->property("part") == "chip") b->setChecked(b->objectName() == "index-by-hand");
   }
   if (entry != nullptr) {
-    setHeading(q(entry->title), q(entry->name) + " of " + q(s->scene.name) + ".");
+    const QString of = entry->abbreviation.empty() ? QString() : " (" + q(entry->abbreviation) + ")";
+    setHeading(q(entry->title), q(entry->name) + of + " of " + q(s->scene.name) + ".");
     about_->setText(q(entry->about) + " <i>" + q(entry->source) + "</i>");
   } else {
     setHeading("Formula by hand", "Of " + q(s->scene.name) + ".");

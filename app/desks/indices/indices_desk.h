@@ -18,6 +18,9 @@ class IndicesDesk : public Desk {
   void forget() override;
   void leave() override;
 
+  /// As chosen in the book; where the scene lacks a role, the book is opened and says which.
+  void choose(const std::string& id);
+
  private:
   struct ClassRow {
     QString name;
