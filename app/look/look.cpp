@@ -94,7 +94,7 @@ QCheckBox, QRadioButton { spacing: 7px; }
 QCheckBox::indicator, QListWidget::indicator { width: 13px; height: 13px; border: 1px solid @second; border-radius: 3px; background: @sunken; }
 QCheckBox::indicator:checked, QListWidget::indicator:checked { background: @accentFilled; border-color: @accentFilled; image: url(@tick); }
 QTableWidget::item { padding: 0 5px; }
-QListWidget::item { padding: 2px 2px; }
+QListWidget::item { padding: 2px 2px; border: none; }
 QCheckBox:focus, QRadioButton:focus { color: @accent; }
 QProgressBar { background: @raised; border: none; border-radius: 3px; max-height: 6px; min-height: 6px; }
 QProgressBar::chunk { background: @accent; border-radius: 3px; }

@@ -53,6 +53,15 @@ SceneDraft alone(const fs::path& file) {
   return {stem, dateIn(stem), {file}, {}, {}};
 }
 
+/// False too where it cannot be read.
+bool isOfOneBand(const fs::path& file) {
+  try {
+    return rastersIn(file).size() == 1 && RasterFile(file).bands() == 1;
+  } catch (const Error&) {
+    return false;
+  }
+}
+
 std::string folderName(const fs::path& file) {
   return file.parent_path().filename().string();
 }
@@ -68,7 +77,7 @@ std::vector<SceneDraft> groupFiles(const std::vector<fs::path>& paths) {
   std::vector<SceneDraft> drafts;
   std::map<std::string, size_t> groups;  // by folder, name and date
   for (const auto& file : files) {
-    if (isItem(file) || rastersIn(file).size() > 1 || RasterFile(file).bands() > 1) {
+    if (isItem(file) || !isOfOneBand(file)) {
       drafts.push_back(alone(file));
       continue;
     }

@@ -13,7 +13,8 @@ struct SceneDraft {
 
 /// Groups rasters into scenes: files of one band and of the same folder, name and date are one,
 /// all others one each. A folder stands for the rasters in it and in the folders below, three
-/// levels deep; a STAC item for itself. Error: no rasters, one that cannot be read.
+/// levels deep; a STAC item for itself. A file that cannot be read is a draft of its own, which
+/// openDraft refuses with the reason. Error: no rasters.
 std::vector<SceneDraft> groupFiles(const std::vector<std::filesystem::path>& paths);
 
 /// The preset whose band names the scene's bands carry, with the fewest others; "" for none.

@@ -67,6 +67,33 @@ TEST_F(BringInWindow, RolesAreConfirmedBeforeTwoDatesComeIn) {
   EXPECT_EQ(s().scenes.size(), n + 1);
 }
 
+TEST_F(BringInWindow, AFileThatCannotBeReadStaysOutAndTheRestComesIn) {
+  deliver();
+  fs::resize_file(folder_ / "in/haven_20310601_B04_10m.tif", 5000);
+  const size_t n = s().scenes.size();
+  bringFolder();
+  ASSERT_EQ(incoming()->count(), 3);
+  int broken = -1;
+  for (int i = 0; i < 3; ++i)
+    if (incoming()->item(i)->text().contains("cannot be read")) broken = i;
+  ASSERT_GE(broken, 0);
+  EXPECT_EQ(incoming()->item(broken)->checkState(), Qt::Unchecked);
+  incoming()->setCurrentRow(broken);
+  EXPECT_TRUE(d().find<QLabel>("incomingNote")->text().contains("B04"));
+  look("incoming-broken");
+  EXPECT_EQ(d().find<QPushButton>("primary")->text(), "Bring in 2 scenes");
+  // Ticked all the same, the reason is said and nothing comes in.
+  incoming()->item(broken)->setCheckState(Qt::Checked);
+  d().click("primary");
+  EXPECT_TRUE(said().contains("B04")) << said().toStdString();
+  EXPECT_EQ(s().scenes.size(), n);
+  incoming()->item(broken)->setCheckState(Qt::Unchecked);
+  d().click("primary");
+  d().settle();
+  ASSERT_EQ(s().scenes.size(), n + 2);
+  EXPECT_EQ(s().scenes[n].scene.roles(), (std::vector<std::string>{"blue", "green", "nir"}));
+}
+
 TEST_F(BringInWindow, WhatWasTakenForOneSceneIsTakenApartAndJoined) {
   deliver();
   bringFolder();
@@ -242,7 +269,7 @@ TEST_F(ArchiveWindow, ASearchNarrowsWhatIsFound) {
   d().find<QSpinBox>("archiveCloud")->setValue(1);
   until(2);
   EXPECT_FALSE(list()->item(0)->icon().isNull());
-  EXPECT_TRUE(list()->item(0)->text().contains("fetched"));
+  EXPECT_TRUE(list()->item(0)->text().contains("in the study"));
   choose("archivePlace", "in the study area");
   until(2);
   enter("archiveFrom", "soon");
@@ -273,7 +300,21 @@ TEST_F(ArchiveWindow, AFetchThatBreaksOffIsGoneOnWith) {
   EXPECT_EQ(autumn.quality.flags.size(), 2u);
   EXPECT_EQ(autumn.bands[0].file.parent_path(), s().folder() / "scenes/finch-2031-10-09");
   d().settle();
-  EXPECT_TRUE(list()->selectedItems().value(0)->text().contains("fetched"));
+  // It needs no fetching any more, unless it is taken back; its files are here then.
+  const auto state = [&] {
+    for (int i = 0; i < list()->count(); ++i)
+      if (list()->item(i)->text().startsWith("Finch 9 Oct")) return list()->item(i)->text();
+    return QString();
+  };
+  EXPECT_TRUE(state().contains("in the study")) << state().toStdString();
+  EXPECT_TRUE(list()->selectedItems().isEmpty());
+  pick("Finch 9 Oct");
+  EXPECT_FALSE(d().find<QPushButton>("primary")->isEnabled());
+  key(Qt::Key_Z, Qt::ControlModifier);
+  EXPECT_EQ(s().scenes.size(), n);
+  EXPECT_TRUE(state().contains("fetched")) << state().toStdString();
+  key(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+  EXPECT_TRUE(state().contains("in the study"));
   reopen();
   EXPECT_EQ(s().scenes.size(), n + 1);
 }

@@ -77,6 +77,15 @@ TEST_F(RealWindow, CompositesByMeaningAndByFreeChoice) {
   d().click("showFree");
   d().settle();
   EXPECT_NE(w().view().grab().toImage(), before);
+  // Another scene of the list is shown as it was last, and its button says how.
+  auto* list = d().find<QListWidget>("sceneList");
+  QTest::mouseClick(list->viewport(), Qt::LeftButton, {},
+                    list->visualItemRect(list->item(0)).center());
+  d().settle();
+  EXPECT_TRUE(w().view().front().title.contains("2024"));
+  EXPECT_EQ(d().find<QPushButton>("composite-natural")->isChecked(),
+            w().view().front().detail == "natural colour");
+  EXPECT_EQ(w().view().front().detail, "natural colour");
 }
 
 TEST_F(RealWindow, ARoleIsChangedAndTheIndexFollows) {

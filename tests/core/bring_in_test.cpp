@@ -114,7 +114,10 @@ TEST_F(BringIn, WhatIsNotABandIsASceneOfItsOwn) {
   EXPECT_NE(sentenceOf([&] { groupFiles({folder_ / "empty"}); }).find("holds no rasters"),
             std::string::npos);
   std::ofstream(folder_ / "bad.tif") << "no raster";
-  EXPECT_NE(sentenceOf([&] { groupFiles({folder_ / "bad.tif"}); }), "");
+  const auto mixed = groupFiles({folder_ / "bad.tif", folder_ / "meadow.tif"});
+  ASSERT_EQ(mixed.size(), 2u);
+  EXPECT_NE(sentenceOf([&] { openDraft(mixed[0]); }).find("bad.tif"), std::string::npos);
+  EXPECT_EQ(openDraft(mixed[1]).name, "meadow");
 }
 
 TEST_F(BringIn, APresetIsFittedByNameToSomeOfItsBands) {

@@ -7,7 +7,7 @@ namespace fs = std::filesystem;
 namespace zp {
 namespace {
 
-constexpr QSize kPicture(96, 72);
+constexpr QSize kPicture(80, 60);
 constexpr size_t kMostShown = 300;
 
 /// Read at the size it is shown in, whatever its own.
@@ -231,8 +231,19 @@ void ArchivePanel::search() {
       });
 }
 
+bool ArchivePanel::inStudy(const CatalogueEntry& entry) const {
+  const fs::path fetched = Archive::placeOf(entry, scenesFolder());
+  const auto isOf = [&](const StudyScene& s) {
+    const fs::path folder = s.scene.bands[0].file.parent_path();
+    return folder == fetched || (folder == entry.folder && s.scene.name == entry.title);
+  };
+  const auto& scenes = bench_.study().scenes;
+  return std::any_of(scenes.begin(), scenes.end(), isOf);
+}
+
 QString ArchivePanel::stateOf(const Offer& o) const {
   std::error_code ec;
+  if (inStudy(o.entry)) return "in the study";
   if (fs::exists(Archive::placeOf(o.entry, scenesFolder()), ec)) return "fetched";
   uintmax_t part = 0;
   try {
@@ -287,7 +298,12 @@ void ArchivePanel::refreshStates() {
     facts << mebibytes(o.bytes);
     QStringList lines{q(o.entry.title), facts.join(" · ")};
     if (const QString state = stateOf(o); !state.isEmpty()) lines << state;
-    list_->item(static_cast<int>(i))->setText(lines.join("\n"));
+    auto* item = list_->item(static_cast<int>(i));
+    item->setText(lines.join("\n"));
+    // What is in the study needs no fetching.
+    const bool there = inStudy(o.entry);
+    if (there) item->setSelected(false);
+    item->setFlags(there ? Qt::ItemIsEnabled : Qt::ItemIsEnabled | Qt::ItemIsSelectable);
   }
 }
 
@@ -325,6 +341,7 @@ void ArchivePanel::useInPlace() {
     return Q_EMIT trouble(QString::fromUtf8(e.what()));
   }
   bench_.addScenes(std::move(scenes));
+  refreshStates();
 }
 
 std::vector<ViewShape> ArchivePanel::shapes() const {

@@ -35,6 +35,7 @@ class ArchivePanel : public QWidget {
   };
   void search();
   void show(const std::vector<Offer>& offers);
+  bool inStudy(const CatalogueEntry& entry) const;
   QString stateOf(const Offer& offer) const;
   std::optional<ArchiveQuery> query();
   ServiceConditions conditions() const;

@@ -86,6 +86,7 @@ QString whatItIs(const Incoming& one) {
     case Incoming::As::Outline:
       return "outline";
     default:
+      if (one.scene.bands.empty()) return "cannot be read";
       return one.scene.bands.size() == 1 ? "1 band"
                                          : QString("%1 bands").arg(one.scene.bands.size());
   }
@@ -112,8 +113,11 @@ std::vector<Incoming> lookAtFiles(const QStringList& paths) {
     if (one.as == Incoming::As::Quantity)
       one.unit = q(RasterFile(one.scene.bands[0].file).facts(1).unit);
     if (one.trouble.empty()) one.draft.name = one.scene.name, one.draft.date = one.scene.date;
+    one.take = one.trouble.empty();
     all.push_back(std::move(one));
   }
+  if (std::none_of(all.begin(), all.end(), [](const Incoming& one) { return one.take; }))
+    throw Error(all[0].trouble);
   return all;
 }
 
@@ -332,13 +336,15 @@ void BringInPanel::fillOne() {
   name_->setText(q(one->draft.name));
   date_->setText(q(one->draft.date));
   date_->setVisible(one->as == As::Scene || one->as == As::ClassMap);
-  sceneBox_->setVisible(one->as == As::Scene);
+  const bool read = vector || !one->scene.bands.empty();
+  sceneBox_->setVisible(one->as == As::Scene && read);
+  for (QWidget* field : std::initializer_list<QWidget*>{as_, name_, date_}) field->setEnabled(read);
   classBox_->setVisible(one->as == As::ClassMap);
   quantityBox_->setVisible(one->as == As::Quantity);
   unit_->setText(one->unit);
   from_->setText(one->from);
   to_->setText(one->to);
-  join_->setVisible(one->as == As::Scene && list_->currentRow() > 0);
+  join_->setVisible(one->as == As::Scene && read && list_->currentRow() > 0);
   apart_->setVisible(one->as == As::Scene && one->draft.files.size() > 1);
   QString note = q(one->trouble);
   if (one->as == As::Scene && one->trouble.empty()) fillScene();

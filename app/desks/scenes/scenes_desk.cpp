@@ -237,6 +237,7 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
     say("");
     bench_.setCurrentScene(list_->currentItem()->data(Qt::UserRole).toString());
     Q_EMIT productAsked(list_->currentItem()->data(Qt::UserRole).toString());
+    if (const auto* s = chosen()) fillComposites(*s);  // the one that is shown now
   });
   connect(preset_, &QComboBox::activated, this, &ScenesDesk::applyPreset);
   connect(keep_, &QPushButton::clicked, this, &ScenesDesk::keepPreset);
@@ -414,6 +415,7 @@ void ScenesDesk::refresh() {
   bringRow_->setVisible(guest_ == Guest::None);
   back_->setVisible(guest_ != Guest::None);
   archive_->setVisible(guest_ == Guest::Archive);
+  if (guest_ == Guest::Archive) archive_->refreshStates();
   incoming_->setVisible(guest_ == Guest::Incoming);
   list_->setFixedHeight(8 + 20 * static_cast<int>(std::min<size_t>(6, scenes.size())));
   fillHeading();
