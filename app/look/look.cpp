@@ -95,6 +95,7 @@ QCheckBox::indicator, QListWidget::indicator { width: 13px; height: 13px; border
 QCheckBox::indicator:checked, QListWidget::indicator:checked { background: @accentFilled; border-color: @accentFilled; image: url(@tick); }
 QTableWidget::item { padding: 0 5px; }
 QListWidget::item { padding: 2px 2px; border: none; }
+QListWidget::item:selected { background: @chosen; color: @text; }
 QCheckBox:focus, QRadioButton:focus { color: @accent; }
 QProgressBar { background: @raised; border: none; border-radius: 3px; max-height: 6px; min-height: 6px; }
 QProgressBar::chunk { background: @accent; border-radius: 3px; }

@@ -242,9 +242,9 @@ Overview PicturePainter::overview(const Picture& p) {
       percentiles(channels[c], stretch.low[c], stretch.high[c]);
   }
   o.histogram = o.histograms[0];
-  if (p.ramp == "diverging" && channels.size() == 1 && stretch.low[0] < 0 && stretch.high[0] > 0) {
-    // Its middle colour stands for zero.
-    const float reach = std::max(-stretch.low[0], stretch.high[0]);
+  if (p.ramp == "diverging" && channels.size() == 1) {
+    // Its middle colour stands for zero, also where all values lie on one side of it.
+    const float reach = std::max(std::abs(stretch.low[0]), std::abs(stretch.high[0]));
     stretch.low[0] = -reach, stretch.high[0] = reach;
   }
   if (isNaturalColour(p)) {

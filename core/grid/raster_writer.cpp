@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "base/disk_space.h"
 #include "base/error.h"
 #include "grid/gdal_start.h"
 
@@ -100,10 +101,7 @@ void RasterWriter::rawWrite(int band, Window w, void* data, int type) {
       GF_Write, w.x, w.y, w.width, w.height, data, w.width, w.height,
       static_cast<GDALDataType>(type), 0, 0, nullptr);
   if (result != CE_None || messages.failed())
-    throw Error(
-        fmt::format("The result could not be written ({}); free some space on the disk and "
-                    "try again.",
-                    messages.last()));
+    throw Error(notWritten("The result", path_, messages.last()));
 }
 
 void RasterWriter::write(int band, Window w, std::vector<float>& values) {
@@ -123,10 +121,7 @@ void RasterWriter::finish() {
     dataset_->FlushCache(true);
     dataset_.reset();
     if (messages.failed())
-      throw Error(
-          fmt::format("The result could not be written ({}); free some space on the disk "
-                      "and try again.",
-                      messages.last()));
+      throw Error(notWritten("The result", path_, messages.last()));
   }
   try {
     const RasterFile check(path_);  // reads the last pixel

@@ -5,8 +5,10 @@
 #include <ogrsf_frmts.h>
 
 #include <algorithm>
+#include <cstring>
 #include <fstream>
 
+#include "base/disk_space.h"
 #include "base/error.h"
 #include "base/text.h"
 #include "grid/gdal_start.h"
@@ -154,7 +156,7 @@ void writeCsvPoints(const fs::path& temporary, const Layer& layer) {
   }
   std::ofstream out(temporary, std::ios::binary);
   out << toCsv(t);
-  if (!out.flush()) throw Error("The table could not be written; free some space on the disk.");
+  if (!out.flush()) throw Error(notWritten("The table", temporary, std::strerror(errno)));
 }
 
 }  // namespace
@@ -252,8 +254,8 @@ Dataset createVector(const fs::path& file, const std::string& driverName) {
   return d;
 }
 
-void putLayer(Dataset d, const std::string& driverName, const Layer& layer,
-              const std::vector<FieldType>& types) {
+void putLayer(Dataset d, const std::string& driverName, const fs::path& file,
+              const Layer& layer, const std::vector<FieldType>& types) {
   GdalMessages messages;
   OGRSpatialReference srs;
   srs.SetAxisMappingStrategy(OAMS_TRADITIONAL_GIS_ORDER);
@@ -264,7 +266,7 @@ void putLayer(Dataset d, const std::string& driverName, const Layer& layer,
   OGRLayer* out = d->CreateLayer(layer.name.c_str(), layer.crs.empty() ? nullptr : &srs,
                                  points ? wkbPoint : wkbMultiPolygon, options.List());
   if (out == nullptr)
-    throw Error(fmt::format("The layer could not be written ({}).", messages.last()));
+    throw Error(notWritten("The layer", file, messages.last()));
   for (size_t i = 0; i < layer.table.columns.size(); ++i) {
     const auto type = types[i] == FieldType::Integer ? OFTInteger64
                       : types[i] == FieldType::Real  ? OFTReal
@@ -273,7 +275,7 @@ void putLayer(Dataset d, const std::string& driverName, const Layer& layer,
     out->CreateField(&field);
   }
   bool written = out->StartTransaction() == OGRERR_NONE;
-  for (size_t r = 0; r < layer.shapes.size(); ++r) {
+  for (size_t r = 0; written && r < layer.shapes.size(); ++r) {
     OGRFeature feature(out->GetLayerDefn());
     for (size_t i = 0; i < layer.table.columns.size(); ++i)
       if (!layer.table.rows[r][i].empty())
@@ -284,8 +286,7 @@ void putLayer(Dataset d, const std::string& driverName, const Layer& layer,
   written = out->CommitTransaction() == OGRERR_NONE && written;
   d.reset();
   if (messages.failed() || !written)
-    throw Error(fmt::format("The layer could not be written ({}); free some space on the disk.",
-                            messages.last()));
+    throw Error(notWritten("The layer", file, messages.last()));
 }
 
 }  // namespace
@@ -294,7 +295,7 @@ void writeLayer(const fs::path& temporary, const fs::path& target, const Layer& 
                 const std::vector<FieldType>& types) {
   if (lowered(target.extension().string()) == ".csv") return writeCsvPoints(temporary, layer);
   const std::string driver = driverFor(target);
-  putLayer(createVector(temporary, driver), driver, layer, types);
+  putLayer(createVector(temporary, driver), driver, temporary, layer, types);
 }
 
 void appendLayer(const fs::path& file, const Layer& layer, const std::vector<FieldType>& types) {
@@ -305,7 +306,7 @@ void appendLayer(const fs::path& file, const Layer& layer, const std::vector<Fie
         GDALOpenEx(file.c_str(), GDAL_OF_VECTOR | GDAL_OF_UPDATE, nullptr, nullptr, nullptr)));
   else
     d = createVector(file, "GPKG");
-  putLayer(std::move(d), "GPKG", layer, types);
+  putLayer(std::move(d), "GPKG", file, layer, types);
 }
 
 std::vector<Place> placesOf(const Layer& layer) {

@@ -6,6 +6,7 @@
 #include <fstream>
 #include <thread>
 
+#include "base/disk_space.h"
 #include "base/error.h"
 #include "base/text.h"
 #include "scene/stac_item.h"
@@ -178,6 +179,8 @@ fs::path Archive::fetch(const CatalogueEntry& entry, const fs::path& scenes,
   if (fs::exists(item)) return item;
   answer(progress);
   const auto parts = partsOf(entry);
+  const uintmax_t size = sizeOf(entry);
+  requireRoom(entry.title, size - std::min(size, partFetched(entry, scenes)), scenes.parent_path());
   std::error_code ec;
   fs::create_directories(part, ec);
   if (ec) cannotWrite(part);

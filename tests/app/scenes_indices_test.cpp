@@ -238,6 +238,9 @@ TEST_F(IndicesDeskWindow, TheBookIsSearchedByUseBandAndAuthor) {
   EXPECT_EQ(d().find<FormulaEdit>("formula")->formula(), "nir / swir22");
   d().make("primary", "the index");
   EXPECT_EQ(s().products.back().name, "Char in soil");
+  reopen();
+  d().stage(1);
+  EXPECT_TRUE(d().find("index-burn-char")->isChecked());  // as one left it
 }
 
 TEST_F(IndicesDeskWindow, AFormulaIsKeptInTheBookAndTakenOut) {

@@ -1,5 +1,6 @@
 #include <fstream>
 
+#include "base/disk_space.h"
 #include "base/json.h"
 #include "base/outputs.h"
 #include "base/own_entries.h"
@@ -161,6 +162,26 @@ TEST(OwnEntries, ADamagedFileIsKeptBesideWhenAnotherIsWritten) {
 TEST(ParseJson, ANumberThatIsTooLargeIsSaid) {
   const std::string huge = "{\"bbox\": " + std::string(400, '4') + "}";
   EXPECT_NE(sentenceOf([&] { parseJson(huge, "item.json"); }).find("“item.json” holds a number"),
+            std::string::npos);
+}
+
+TEST(DiskSpace, WhatDoesNotFitIsRefusedBefore) {
+  const std::string said = sentenceOf([] { requireRoom("The scene", 3 << 20, "/proc"); });
+  EXPECT_EQ(said,
+            "The scene takes 3.0 MiB and 0.0 MiB are free in “/proc”; free some space and try "
+            "again.");
+  Folder folder;
+  requireRoom("The scene", 1, folder.path());
+  EXPECT_NE(sentenceOf([&] { requireRoom("It", uintmax_t{1} << 60, folder.path()); }), "");
+}
+
+TEST(DiskSpace, AFullDiskIsCalledFull) {
+  // Nothing can ever be stored in /proc.
+  EXPECT_EQ(notWritten("The layer", "/proc/p.gpkg", "disk I/O error"),
+            "The layer could not be written: the disk of “/proc” is full; free some space and try "
+            "again.");
+  Folder folder;
+  EXPECT_NE(notWritten("The layer", folder / "p.gpkg", "disk I/O error").find("(disk I/O error)"),
             std::string::npos);
 }
 

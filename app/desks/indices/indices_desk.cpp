@@ -312,9 +312,17 @@ void IndicesDesk::refresh() {
   dates_->refresh();
   const bool first = edit_->toPlainText().isEmpty();
   filling_ = false;
-  if (first && !can.empty()) return chooseIndex(*can.front());
+  if (first && !can.empty()) return chooseIndex(rememberedOr(*can.front()));
   formulaChanged();
   showProduct();
+}
+
+/// The index last chosen in this study, where the scene can do it.
+const IndexEntry& IndicesDesk::rememberedOr(const IndexEntry& other) const {
+  const Json kept = bench_.place("index");
+  for (const auto& e : indexBook())
+    if (kept == e.id && missingRoles(e, bench_.currentScene()->scene).empty()) return e;
+  return other;
 }
 
 void IndicesDesk::forget() {
@@ -394,6 +402,7 @@ void IndicesDesk::choose(const std::string& id) {
 
 void IndicesDesk::chooseIndex(const IndexEntry& entry) {
   index_ = entry.id;
+  bench_.setPlace("index", entry.id);
   filling_ = true;
   const auto* s = bench_.currentScene();
   edit_->setPlainText(q(s == nullptr ? entry.formula : formulaFor(entry, s->scene)));

@@ -27,6 +27,7 @@ class IndicesDesk : public Desk {
     QColor colour;
   };
   void chooseIndex(const IndexEntry& entry);
+  const IndexEntry& rememberedOr(const IndexEntry& other) const;
   void fillBook();
   void keepInBook();
   void chooseFound(QListWidgetItem* item);

@@ -418,6 +418,7 @@ void ScenesDesk::refresh() {
   if (guest_ == Guest::Archive) archive_->refreshStates();
   incoming_->setVisible(guest_ == Guest::Incoming);
   list_->setFixedHeight(8 + 20 * static_cast<int>(std::min<size_t>(6, scenes.size())));
+  if (auto* item = list_->currentItem()) list_->scrollToItem(item);
   fillHeading();
   const auto* chosenOutline = outlines_->currentItem();
   const QString outline =
