@@ -78,7 +78,8 @@ Call index(CLI::App& app) {
   auto a = std::make_shared<Arguments>();
   a->scene.addTo(*call, true);
   a->output.addTo(*call, "GeoTIFF to write", false);
-  auto* index = call->add_option("--index", a->index, "An index of the book, by its id or abbreviation");
+  auto* index =
+      call->add_option("--index", a->index, "An index of the book, by its id or abbreviation");
   call->add_option("--formula", a->formula, "A formula, such as (nir - red) / (nir + red)")
       ->excludes(index);
   auto* outline = call->add_option("--outline", a->outline, "Polygons: FILE or FILE:LAYER");
@@ -159,57 +160,56 @@ Call threshold(CLI::App& app) {
   call->add_option("--smooth", a->shape.smoothing, "Cut the corners of polygons, so many rounds")
       ->needs(polygons)
       ->check(CLI::Range(0, 5));
-  return {call, [a](const Progress& progress) {
-            const auto source = readingSource(a->raster);
-            const int bands = RasterFile(source.file).bands();
-            if (source.band == 0 && bands > 1)
-              throw Error(fmt::format("“{}” has {} bands; name one as {}:BAND.", a->raster, bands,
-                                      a->raster));
-            std::vector<double> at;
-            for (const auto& part : split(a->at, ',')) {
-              const auto t = parseNumber(part);
-              if (!t)
-                throw CLI::ValidationError("--at", fmt::format("“{}” is not a number.", part));
-              at.push_back(*t);
-            }
-            Legend legend;
-            for (const auto& name : split(a->names, ',')) {
-              for (const auto& c : legend.classes)
-                if (c.name == name)
-                  throw CLI::ValidationError(
-                      "--names",
-                      fmt::format("Two classes are called “{}”; give each its own name.", name));
-              legend.addMissing(legend.firstFreeCode(), name);
-            }
-            std::map<int, std::string> keep;
-            for (const auto& c : legend.classes) keep[c.code] = c.name;
-            if (!a->keep.empty()) {
-              keep.clear();
-              const auto all = split(a->names, ',');
-              for (const auto& name : split(a->keep, ',')) {
-                const auto found = std::find(all.begin(), all.end(), name);
-                if (found == all.end())
-                  throw CLI::ValidationError("--keep",
-                                             fmt::format("There is no class “{}” to keep.{}", name,
-                                                         didYouMean(name, all)));
-                keep[static_cast<int>(found - all.begin()) + 1] = name;
-              }
-            }
-            argument("--at", [&] { requireRising(at, legend); });
-            Outputs outputs(a->output.replace);
-            const fs::path temporary = outputs.add(a->output.out, {source.file});
-            fs::path vector;
-            if (!a->polygons.empty()) vector = outputs.add(a->polygons, {source.file});
-            thresholdToClasses(source.file, std::max(1, source.band), at, legend, temporary,
-                               progress.part(0, 0.6));
-            if (!vector.empty())
-              writeLayer(vector, a->polygons,
-                         classPolygons(temporary, keep, progress.part(0.6, 0.9), a->shape),
-                         {FieldType::Integer, FieldType::Text, FieldType::Real});
-            const Json areas = toJson(classAreas(temporary, legend, progress.part(0.9, 1)));
-            outputs.commit();
-            return Json{{"classes", areas}, {"outputs", names(outputs)}};
-          }};
+  return {
+      call, [a](const Progress& progress) {
+        const auto source = readingSource(a->raster);
+        const int bands = RasterFile(source.file).bands();
+        if (source.band == 0 && bands > 1)
+          throw Error(
+              fmt::format("“{}” has {} bands; name one as {}:BAND.", a->raster, bands, a->raster));
+        std::vector<double> at;
+        for (const auto& part : split(a->at, ',')) {
+          const auto t = parseNumber(part);
+          if (!t) throw CLI::ValidationError("--at", fmt::format("“{}” is not a number.", part));
+          at.push_back(*t);
+        }
+        Legend legend;
+        for (const auto& name : split(a->names, ',')) {
+          for (const auto& c : legend.classes)
+            if (c.name == name)
+              throw CLI::ValidationError(
+                  "--names",
+                  fmt::format("Two classes are called “{}”; give each its own name.", name));
+          legend.addMissing(legend.firstFreeCode(), name);
+        }
+        std::map<int, std::string> keep;
+        for (const auto& c : legend.classes) keep[c.code] = c.name;
+        if (!a->keep.empty()) {
+          keep.clear();
+          const auto all = split(a->names, ',');
+          for (const auto& name : split(a->keep, ',')) {
+            const auto found = std::find(all.begin(), all.end(), name);
+            if (found == all.end())
+              throw CLI::ValidationError("--keep", fmt::format("There is no class “{}” to keep.{}",
+                                                               name, didYouMean(name, all)));
+            keep[static_cast<int>(found - all.begin()) + 1] = name;
+          }
+        }
+        argument("--at", [&] { requireRising(at, legend); });
+        Outputs outputs(a->output.replace);
+        const fs::path temporary = outputs.add(a->output.out, {source.file});
+        fs::path vector;
+        if (!a->polygons.empty()) vector = outputs.add(a->polygons, {source.file});
+        thresholdToClasses(source.file, std::max(1, source.band), at, legend, temporary,
+                           progress.part(0, 0.6));
+        if (!vector.empty())
+          writeLayer(vector, a->polygons,
+                     classPolygons(temporary, keep, progress.part(0.6, 0.9), a->shape),
+                     {FieldType::Integer, FieldType::Text, FieldType::Real});
+        const Json areas = toJson(classAreas(temporary, legend, progress.part(0.9, 1)));
+        outputs.commit();
+        return Json{{"classes", areas}, {"outputs", names(outputs)}};
+      }};
 }
 
 Call areas(CLI::App& app) {

@@ -73,9 +73,9 @@ Json importClassMap(const ImportArguments& a, const Progress& progress) {
     if (match.count(code) == 0) left.push_back(code);
   Json warnings = Json::array();
   if (!left.empty())
-    warnings.push_back(
-        fmt::format("No class of the legend has {}; there is no data there now. Match with --match.",
-                    listed(left)));
+    warnings.push_back(fmt::format(
+        "No class of the legend has {}; there is no data there now. Match with --match.",
+        listed(left)));
   return {{"match", matched},
           {"left", left},
           {"warnings", warnings},

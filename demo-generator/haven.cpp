@@ -7,6 +7,7 @@
 #include <cmath>
 #include <fstream>
 
+#include "base/error.h"
 #include "base/outputs.h"
 #include "base/random.h"
 #include "base/text.h"
@@ -316,6 +317,10 @@ void writeStudy(const fs::path& folder, const fs::path& outlines,
 }  // namespace
 
 void copyStudy(const fs::path& folder, const fs::path& target) {
+  if (!fs::exists(folder / "pristine/study.json"))
+    throw zp::Error(fmt::format("“{}” holds no demo data; make it first: make-haven {}",
+                                folder.string(), folder.string()));
+  fs::create_directories(fs::absolute(target).parent_path());
   fs::copy(folder / "pristine", target, fs::copy_options::recursive);
   // The archive it fetches from stays where it is.
   zp::Json study = zp::readJson(target / "study.json");

@@ -38,7 +38,7 @@ ThresholdChart::ThresholdChart(QWidget* parent) : Chart(parent) {
   setObjectName("thresholdChart");
   setAccessibleName("Histogram with thresholds");
   setFocusPolicy(Qt::StrongFocus);
-  setFixedHeight(126);
+  setFixedHeight(118);
   yAxis->setTickLabels(false);
   yAxis->grid()->setVisible(false);
   setMouseTracking(true);

@@ -37,6 +37,13 @@ Desk::Desk(Workbench& bench, MapView& view, const QString& title, QWidget* paren
   scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   scroll->setFocusPolicy(Qt::NoFocus);
 
+  // Its bar stands in the margin, so that nothing is laid out anew when it comes.
+  connect(scroll->verticalScrollBar(), &QScrollBar::rangeChanged, this,
+          [this, scroll](int, int to) {
+            const int bar = to > 0 ? scroll->verticalScrollBar()->sizeHint().width() : 0;
+            body_->setContentsMargins(18, 0, 18 - bar, 8);
+          });
+
   primary_ = primaryButton("");
   primary_->setObjectName("primary");
   footerBox_ = new QWidget;

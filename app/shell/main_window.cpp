@@ -311,6 +311,8 @@ void MainWindow::buildShortcuts() {
 }
 
 void MainWindow::openOrBringIn(const QStringList& paths) {
+  for (const auto& path : paths)
+    if (!QFileInfo::exists(path)) return tell(QString("“%1” does not exist.").arg(path), true);
   if (paths.size() == 1 && QFileInfo::exists(paths[0] + "/study.json"))
     bench_.open(paths[0]);
   else if (!paths.isEmpty())

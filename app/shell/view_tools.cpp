@@ -121,6 +121,7 @@ ViewTools::ViewTools(Workbench& bench, MapView& view, TileStore& tiles,
   row->setSpacing(1);
   const auto add = [&](const char* sign, const QString& tip, auto slot) {
     auto* b = new QToolButton;
+    b->setIconSize(QSize(20, 20));
     b->setObjectName(sign);
     b->setIcon(icon(sign));
     b->setToolTip(tip);

@@ -26,7 +26,8 @@ void pointAt(Driver& driver, double across, double down) {
   auto* probe = driver.find<Probe>("probe");
   QTest::mouseMove(&view, QPoint(static_cast<int>(across * view.width()),
                                  static_cast<int>(down * view.height())));
-  driver.until([&] { return !probe->text().isEmpty(); }, "the probe");
+  const auto told = [&] { return probe->text().contains(view.front().title); };
+  driver.until(told, "the probe");
 }
 
 /// The class at a point, with a slip in one of fourteen.

@@ -158,7 +158,8 @@ PicturePainter::Source& PicturePainter::source(const Picture& p) {
         if (open->formula && !s->formula && key.section('/', 0, 1) == p.key.section('/', 0, 1))
           s->formula = open->formula->with({p.formula});
       if (!s->formula)
-        s->formula = std::make_unique<FormulaReader>(p.scope, std::vector<Formula>{p.formula}, kept_);
+        s->formula =
+            std::make_unique<FormulaReader>(p.scope, std::vector<Formula>{p.formula}, kept_);
       s->grid = p.scope.grid;
       break;
     default:

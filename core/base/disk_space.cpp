@@ -21,9 +21,10 @@ std::string notWritten(const std::string& what, const std::filesystem::path& fil
   std::error_code ec;
   const auto space = std::filesystem::space(std::filesystem::absolute(file).parent_path(), ec);
   if (!ec && space.available < kFull)
-    return fmt::format("{} could not be written: the disk of “{}” is full; free some space and try "
-                       "again.",
-                       what, file.parent_path().string());
+    return fmt::format(
+        "{} could not be written: the disk of “{}” is full; free some space and try "
+        "again.",
+        what, file.parent_path().string());
   return fmt::format("{} could not be written ({}); free some space on the disk and try again.",
                      what, detail);
 }

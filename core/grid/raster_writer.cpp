@@ -120,8 +120,7 @@ void RasterWriter::finish() {
     GdalMessages messages;
     dataset_->FlushCache(true);
     dataset_.reset();
-    if (messages.failed())
-      throw Error(notWritten("The result", path_, messages.last()));
+    if (messages.failed()) throw Error(notWritten("The result", path_, messages.last()));
   }
   try {
     const RasterFile check(path_);  // reads the last pixel

@@ -33,7 +33,8 @@ void dropIndex(const std::string& id);
 /// By its id, or its abbreviation in capitals or not. Error with the nearest known id.
 const IndexEntry& indexEntry(const std::string& id);
 /// Entries that hold every word of `text`: the one of that abbreviation first, then those with them
-/// in their names, then in any of their texts, each in the order of the book. All of them for an empty text.
+/// in their names, then in any of their texts, each in the order of the book. All of them for an
+/// empty text.
 std::vector<const IndexEntry*> searchIndexBook(const std::string& text);
 /// The entry's formula over a scene. Indices of radar are of power: of a scene in decibels each
 /// band is turned into power first.

@@ -254,8 +254,8 @@ Dataset createVector(const fs::path& file, const std::string& driverName) {
   return d;
 }
 
-void putLayer(Dataset d, const std::string& driverName, const fs::path& file,
-              const Layer& layer, const std::vector<FieldType>& types) {
+void putLayer(Dataset d, const std::string& driverName, const fs::path& file, const Layer& layer,
+              const std::vector<FieldType>& types) {
   GdalMessages messages;
   OGRSpatialReference srs;
   srs.SetAxisMappingStrategy(OAMS_TRADITIONAL_GIS_ORDER);
@@ -265,8 +265,7 @@ void putLayer(Dataset d, const std::string& driverName, const fs::path& file,
   if (driverName == "GeoJSON") options.AddString("RFC7946=YES");
   OGRLayer* out = d->CreateLayer(layer.name.c_str(), layer.crs.empty() ? nullptr : &srs,
                                  points ? wkbPoint : wkbMultiPolygon, options.List());
-  if (out == nullptr)
-    throw Error(notWritten("The layer", file, messages.last()));
+  if (out == nullptr) throw Error(notWritten("The layer", file, messages.last()));
   for (size_t i = 0; i < layer.table.columns.size(); ++i) {
     const auto type = types[i] == FieldType::Integer ? OFTInteger64
                       : types[i] == FieldType::Real  ? OFTReal
@@ -285,8 +284,7 @@ void putLayer(Dataset d, const std::string& driverName, const fs::path& file,
   }
   written = out->CommitTransaction() == OGRERR_NONE && written;
   d.reset();
-  if (messages.failed() || !written)
-    throw Error(notWritten("The layer", file, messages.last()));
+  if (messages.failed() || !written) throw Error(notWritten("The layer", file, messages.last()));
 }
 
 }  // namespace

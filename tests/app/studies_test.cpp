@@ -35,6 +35,25 @@ TEST_F(Studies, ACopyIsAStudyOfItsOwn) {
   EXPECT_TRUE(other.bench().study().notice.empty());
 }
 
+TEST_F(Studies, WhatIsMissingOrNoRasterMakesNoStudy) {
+  qputenv("HOME", (folder_ / "home").c_str());
+  fs::create_directories(folder_ / "home");
+  std::ofstream(folder_ / "tea.tif") << "no raster";
+  MainWindow other;
+  other.show();
+  Driver driver(other);
+  other.openOrBringIn({q((folder_ / "nothing").string())});
+  EXPECT_TRUE(other.notice().contains("does not exist")) << other.notice().toStdString();
+  other.openOrBringIn({q((folder_ / "tea.tif").string())});
+  driver.until([&] { return other.notice().contains("not a raster"); }, "what is wrong");
+  EXPECT_FALSE(other.bench().hasStudy());
+  EXPECT_TRUE(fs::is_empty(folder_ / "home"));
+  // A raster makes one.
+  other.openOrBringIn({q(s().scenes[0].scene.bands[0].file.string())});
+  driver.until([&] { return other.bench().hasStudy(); }, "the study");
+  EXPECT_FALSE(fs::is_empty(folder_ / "home"));
+}
+
 TEST_F(Studies, ANewStudyStartsEmptyAndIsAmongTheRecent) {
   whenAskedForAFile(folder_ / "second");
   menu("New study…");

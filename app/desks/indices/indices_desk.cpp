@@ -60,7 +60,6 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   body()->addWidget(dates_, 1);
   connect(rules_, &RulesPanel::changed, this, &IndicesDesk::updateAction);
   connect(dates_, &DatesPanel::changed, this, &IndicesDesk::updateAction);
-  page->addWidget(sectionLabel("Index"));
   auto* box = new QWidget;
   chips_ = new FlowLayout(6);
   box->setLayout(chips_);
@@ -427,7 +426,8 @@ void IndicesDesk::formulaChanged() {
       if (b->property("part") == "chip") b->setChecked(b->objectName() == "index-by-hand");
   }
   if (entry != nullptr) {
-    const QString of = entry->abbreviation.empty() ? QString() : " (" + q(entry->abbreviation) + ")";
+    const QString of =
+        entry->abbreviation.empty() ? QString() : " (" + q(entry->abbreviation) + ")";
     setHeading(q(entry->title), q(entry->name) + of + " of " + q(s->scene.name) + ".");
     about_->setText(q(entry->about) + " <i>" + q(entry->source) + "</i>");
   } else {

@@ -351,7 +351,7 @@ void ScenesDesk::openArchive(const QString& catalogue) {
 }
 
 void ScenesDesk::offer(const QStringList& paths) {
-  if (paths.isEmpty() || !bench_.ensureStudy(paths[0])) return;
+  if (paths.isEmpty()) return;
   say("");
   struct Found {
     bool catalogue = false;
@@ -366,6 +366,7 @@ void ScenesDesk::offer(const QStringList& paths) {
         if (!found->catalogue) found->all = lookAtFiles(paths);
       },
       [this, paths, found] {
+        if (!bench_.ensureStudy(paths[0])) return;  // what cannot be read makes no study
         Q_EMIT stageAsked(0);
         if (found->catalogue) return openArchive(paths[0]);
         if (isPlain(found->all)) {
