@@ -317,10 +317,11 @@ class Parser {
     if (!accept(","))
       fail(fmt::format("“{}” takes a second value: the size of its window in pixels, such as 5.",
                        name.text));
-    w.size = static_cast<int>(token_.value);
-    if (token_.kind != Token::Number || token_.value != w.size || w.size % 2 == 0 || w.size < 3 ||
-        w.size > kWidestWindow)
+    const double size = token_.value;  // may be far beyond any whole number
+    if (token_.kind != Token::Number || !(size >= 3 && size <= kWidestWindow) ||
+        std::fmod(size, 2) != 1)
       fail(fmt::format("The size of a window is an odd whole number from 3 to {}.", kWidestWindow));
+    w.size = static_cast<int>(size);
     advance();
     expect(")", "A closing parenthesis is missing here.");
     out_.windows.push_back(std::move(w));

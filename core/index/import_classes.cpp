@@ -53,7 +53,8 @@ CodeMatch suggestMatch(const std::vector<std::pair<std::string, std::string>>& t
       if (lowered(trimmed(name)) == lowered(c.name)) match[code] = c.code;
   for (const auto& [code, name] : theirs) {
     const auto number = parseInteger(code);
-    if (match.count(code) == 0 && number && legend.find(static_cast<int>(*number)) != nullptr)
+    if (match.count(code) == 0 && number && *number >= 1 && *number <= 65535 &&
+        legend.find(static_cast<int>(*number)) != nullptr)
       match[code] = static_cast<int>(*number);
   }
   return match;

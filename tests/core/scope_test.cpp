@@ -136,6 +136,8 @@ TEST(Formula, WindowsThatCannotBe) {
   EXPECT_THROW(parseFormula("mean_in(nir)", known), FormulaError);
   EXPECT_THROW(parseFormula("mean_in(nir, 4)", known), FormulaError);
   EXPECT_THROW(parseFormula("mean_in(nir, 1e9)", known), FormulaError);
+  EXPECT_THROW(parseFormula("mean_in(nir, 5555555555555555555555)", known), FormulaError);
+  EXPECT_THROW(parseFormula("mean_in(nir, 5.5)", known), FormulaError);
   EXPECT_THROW(parseFormula("mean_in(nir, nir)", known), FormulaError);
   EXPECT_THROW(parseFormula("mean_in nir, 5", known), FormulaError);
   std::string many = "0";
