@@ -2,6 +2,7 @@
 // season as a stack.
 #include <cmath>
 
+#include "index/import_classes.h"
 #include "outline/scanline.h"
 #include "study/step.h"
 #include "support/rasters.h"
@@ -158,6 +159,15 @@ TEST(BringOnto, TheWindowThatHoldsPolygons) {
   w = bringOnto(g, crsFrom("EPSG:4326"), shapes);
   EXPECT_EQ(w.x, 10);
   EXPECT_EQ(w.width, 10);
+}
+
+TEST(ClassMatch, ByNameThenByCodeAndNoCodeBeyondThem) {
+  Legend ours;
+  ours.add({1, "open water", {}, "", {}});
+  ours.add({4, "reedbed", {}, "", {}});
+  const auto match = suggestMatch(
+      {{"7", " Reedbed"}, {"1", "lake"}, {"4294967297", "far"}, {"0", "none"}, {"x", "x"}}, ours);
+  EXPECT_EQ(match, (CodeMatch{{"7", 4}, {"1", 1}}));
 }
 
 }  // namespace
