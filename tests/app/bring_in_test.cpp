@@ -94,6 +94,22 @@ TEST_F(BringInWindow, AFileThatCannotBeReadStaysOutAndTheRestComesIn) {
   EXPECT_EQ(s().scenes[n].scene.roles(), (std::vector<std::string>{"blue", "green", "nir"}));
 }
 
+TEST_F(BringInWindow, FilesThatCannotBeOneSceneAreTakenApart) {
+  Grid here = metricGrid(6, 5), there = metricGrid(4, 3);
+  here.crs.clear(), there.crs.clear();
+  writeFloats(folder_ / "in/moor_20310601_red.tif", here, {std::vector<float>(30, 0.1f)});
+  writeFloats(folder_ / "in/moor_20310601_nir.tif", there, {std::vector<float>(12, 0.4f)});
+  bringFolder();
+  ASSERT_EQ(incoming()->count(), 1);
+  EXPECT_TRUE(incoming()->item(0)->text().contains("cannot be one scene"));
+  d().click("incomingApart");
+  EXPECT_EQ(incoming()->count(), 2);
+  const size_t n = s().scenes.size();
+  d().click("primary");
+  d().settle();
+  EXPECT_EQ(s().scenes.size(), n + 2);
+}
+
 TEST_F(BringInWindow, WhatWasTakenForOneSceneIsTakenApartAndJoined) {
   deliver();
   bringFolder();

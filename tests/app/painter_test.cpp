@@ -37,6 +37,28 @@ Legend twoClasses() {
   return l;
 }
 
+TEST(Painter, TheRampAroundZeroHasItsMiddleAtZero) {
+  Folder folder;
+  std::vector<float> values(400);
+  for (size_t i = 0; i < values.size(); ++i) values[i] = 0.1f + 0.001f * static_cast<float>(i);
+  for (const float sign : {1.0f, -1.0f}) {
+    std::vector<float> one = values;
+    for (float& v : one) v *= sign;
+    Picture p;
+    p.kind = Picture::Kind::Index;
+    p.file =
+        writeFloats(folder / (sign > 0 ? "above.tif" : "below.tif"), metricGrid(20, 20), {one});
+    p.key = QString::fromStdString(p.file.string());
+    p.ramp = "diverging";
+    const Stretch s = PicturePainter().overview(p).stretch;
+    EXPECT_FLOAT_EQ(s.low[0], -s.high[0]);
+    EXPECT_NEAR(s.high[0], 0.5f, 0.01f);
+    p.ramp = "grey";
+    const Stretch plain = PicturePainter().overview(p).stretch;
+    EXPECT_NEAR(sign > 0 ? plain.low[0] : plain.high[0], sign * 0.1f, 0.01f);
+  }
+}
+
 TEST(Painter, ClassesWearTheirColoursAndNoDataIsClear) {
   Folder folder;
   const Grid g = metricGrid(2, 2);

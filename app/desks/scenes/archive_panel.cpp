@@ -234,8 +234,10 @@ void ArchivePanel::search() {
 bool ArchivePanel::inStudy(const CatalogueEntry& entry) const {
   const fs::path fetched = Archive::placeOf(entry, scenesFolder());
   const auto isOf = [&](const StudyScene& s) {
+    std::error_code ec;
     const fs::path folder = s.scene.bands[0].file.parent_path();
-    return folder == fetched || (folder == entry.folder && s.scene.name == entry.title);
+    return folder == fetched ||
+           (s.scene.name == entry.title && fs::equivalent(folder, entry.folder, ec));
   };
   const auto& scenes = bench_.study().scenes;
   return std::any_of(scenes.begin(), scenes.end(), isOf);
@@ -243,7 +245,6 @@ bool ArchivePanel::inStudy(const CatalogueEntry& entry) const {
 
 QString ArchivePanel::stateOf(const Offer& o) const {
   std::error_code ec;
-  if (inStudy(o.entry)) return "in the study";
   if (fs::exists(Archive::placeOf(o.entry, scenesFolder()), ec)) return "fetched";
   uintmax_t part = 0;
   try {
@@ -297,11 +298,11 @@ void ArchivePanel::refreshStates() {
       facts << decimal(100 * *o.entry.cloud, *o.entry.cloud > 0 ? 1 : 0) + " % cloud";
     facts << mebibytes(o.bytes);
     QStringList lines{q(o.entry.title), facts.join(" · ")};
-    if (const QString state = stateOf(o); !state.isEmpty()) lines << state;
-    auto* item = list_->item(static_cast<int>(i));
-    item->setText(lines.join("\n"));
     // What is in the study needs no fetching.
     const bool there = inStudy(o.entry);
+    if (const QString state = there ? "in the study" : stateOf(o); !state.isEmpty()) lines << state;
+    auto* item = list_->item(static_cast<int>(i));
+    item->setText(lines.join("\n"));
     if (there) item->setSelected(false);
     item->setFlags(there ? Qt::ItemIsEnabled : Qt::ItemIsEnabled | Qt::ItemIsSelectable);
   }

@@ -86,7 +86,8 @@ QString whatItIs(const Incoming& one) {
     case Incoming::As::Outline:
       return "outline";
     default:
-      if (one.scene.bands.empty()) return "cannot be read";
+      if (one.scene.bands.empty())
+        return one.draft.files.size() > 1 ? "cannot be one scene" : "cannot be read";
       return one.scene.bands.size() == 1 ? "1 band"
                                          : QString("%1 bands").arg(one.scene.bands.size());
   }
@@ -116,7 +117,9 @@ std::vector<Incoming> lookAtFiles(const QStringList& paths) {
     one.take = one.trouble.empty();
     all.push_back(std::move(one));
   }
-  if (std::none_of(all.begin(), all.end(), [](const Incoming& one) { return one.take; }))
+  // Several files that cannot be one scene may still be taken apart.
+  if (std::none_of(all.begin(), all.end(),
+                   [](const Incoming& one) { return one.take || one.draft.files.size() > 1; }))
     throw Error(all[0].trouble);
   return all;
 }
