@@ -1,10 +1,10 @@
-#include <QApplication>
 #include <QCommandLineParser>
 #include <QElapsedTimer>
 #include <QSettings>
 
 #include "grid/gdal_start.h"
 #include "look/look.h"
+#include "shell/application.h"
 #include "shell/main_window.h"
 #include "tour/measure.h"
 #include "tour/tour.h"
@@ -12,7 +12,7 @@
 int main(int argc, char** argv) {
   QElapsedTimer started;
   started.start();
-  QApplication app(argc, argv);
+  zp::Application app(argc, argv);
   QApplication::setApplicationName("zany-patch");
   QApplication::setApplicationDisplayName("Zany Patch");
   QApplication::setOrganizationName("zany-patch");

@@ -3,7 +3,10 @@
 #include <fmt/format.h>
 
 #include "base/text.h"
+#include "legend/class_map.h"
+#include "sampling/readings.h"
 #include "scene/sensor.h"
+#include "wrong_call.h"
 
 namespace fs = std::filesystem;
 
@@ -19,16 +22,35 @@ void SceneArguments::addTo(CLI::App& app, bool several) {
         ->allow_extra_args(false);
   else
     one->required();
+  addReadingTo(app);
+}
+
+void SceneArguments::addReadingTo(CLI::App& app) {
+  std::vector<std::string> states;
+  for (const auto s : allValueStates()) states.push_back(idOf(s));
   app.add_option("--sensor", sensor, "Preset to take band roles from");
   app.add_option("--roles", roles, "Roles by band number, such as red=3,nir=4");
   app.add_option("--nodata", nodata, "Stored value that stands for no data");
+  app.add_option("--state", state, fmt::format("What the numbers are: {}", listed(states)))
+      ->check(oneOf("state of values", states));
+  app.add_option("--scale", scale, "Of stored numbers: stored x scale + offset is the value");
+  app.add_option("--offset", offset, "See --scale");
 }
+
+namespace {
+std::optional<double> numberIn(const char* option, const std::string& text) {
+  if (text.empty()) return {};
+  const auto v = parseNumber(text);
+  if (!v) throw CLI::ValidationError(option, fmt::format("“{}” is not a number.", text));
+  return v;
+}
+}  // namespace
 
 Scene SceneArguments::open() const {
   return open(scene);
 }
 
-Scene SceneArguments::open(const std::string& path) const {
+SceneOptions SceneArguments::options() const {
   SceneOptions options;
   options.sensor = sensor;
   if (!sensor.empty()) argument("--sensor", [&] { zp::sensor(sensor); });
@@ -46,12 +68,21 @@ Scene SceneArguments::open(const std::string& path) const {
                                      number, other, role));
       options.roles[role] = static_cast<int>(*band);
     }
-  if (!nodata.empty()) {
-    options.nodata = parseNumber(nodata);
-    if (!options.nodata)
-      throw CLI::ValidationError("--nodata", fmt::format("“{}” is not a number.", nodata));
+  options.nodata = numberIn("--nodata", nodata);
+  return options;
+}
+
+Scene SceneArguments::open(const std::string& path) const {
+  const auto factor = numberIn("--scale", scale), shift = numberIn("--offset", offset);
+  if (factor && *factor == 0)
+    throw CLI::ValidationError("--scale", "A scale of 0 makes every value the same; give another.");
+  Scene opened = openScene(path, options());
+  if (!state.empty()) opened.state = valueStateFrom(state);
+  for (auto& b : opened.bands) {
+    if (factor) b.conversion.scale = *factor;
+    if (shift) b.conversion.offset = *shift;
   }
-  return openScene(path, options);
+  return opened;
 }
 
 Scope SceneArguments::scope() const {
@@ -82,6 +113,12 @@ std::vector<fs::path> SceneArguments::files(const Scope& scope) const {
 void OutputArguments::addTo(CLI::App& app, const char* help, bool required) {
   app.add_option("--out", out, help)->required(required);
   app.add_flag("--replace", replace, "Replace the output where it exists");
+}
+
+ClassMapArgument::ClassMapArgument(const std::string& name) {
+  const auto source = readingSource(name);
+  file = source.file;
+  band = classBand(RasterFile(file), source.band);
 }
 
 std::vector<fs::path> filesOf(const Scene& scene) {

@@ -20,24 +20,35 @@ void argument(const char* name, Check check) {
 /// The scenes of a call: one by itself, or several under names. The options of a call outlive the
 /// functions that set them up: each call owns a set.
 struct SceneArguments {
-  std::string scene, sensor, roles, nodata;
+  std::string scene, sensor, roles, nodata, state, scale, offset;
   std::vector<std::string> named;  // name=SCENE
 
   /// `several`: --scene is taken too.
   void addTo(CLI::App& app, bool several = false);
+  /// What is said of the bands and their numbers, without SCENE.
+  void addReadingTo(CLI::App& app);
   Scene open() const;
+  Scene open(const std::string& path) const;
   /// All of them; the first one's roles stand alone.
   Scope scope() const;
   std::vector<std::filesystem::path> files(const Scope& scope) const;
 
  private:
-  Scene open(const std::string& path) const;
+  SceneOptions options() const;
 };
 
 struct OutputArguments {
   std::string out;
   bool replace = false;
   void addTo(CLI::App& app, const char* help, bool required = true);
+};
+
+/// A class map: "M.tif", or "M.tif:BAND" where the file has several bands. Error when it has and
+/// none is named.
+struct ClassMapArgument {
+  std::filesystem::path file;
+  int band = 1;
+  explicit ClassMapArgument(const std::string& name);
 };
 
 std::vector<std::filesystem::path> filesOf(const Scene& scene);

@@ -3,6 +3,7 @@
 #include <fmt/format.h>
 
 #include <fstream>
+#include <limits>
 
 #include "accuracy/stratified_estimate.h"
 #include "arguments.h"
@@ -22,6 +23,7 @@
 #include "scene/band_reader.h"
 #include "scene/sensor.h"
 #include "training/signature.h"
+#include "wrong_call.h"
 
 namespace fs = std::filesystem;
 
@@ -131,7 +133,7 @@ Call index(CLI::App& app) {
             const auto inside = insideFrom(a->outline, scope.grid.crs);
             Json result = toJson(computeIndex(scope, formula, name, temporary,
                                               inside ? &*inside : nullptr, progress));
-            result["warnings"] = warningsFor(scope, formula.variables);
+            result["warnings"] = warningsFor(scope, formula);
             outputs.commit();
             result["outputs"] = names(outputs);
             return result;
@@ -156,10 +158,10 @@ Call threshold(CLI::App& app) {
   call->add_option("--smallest", a->shape.smallest,
                    "Leave out polygons below so many square metres")
       ->needs(polygons)
-      ->check(CLI::NonNegativeNumber);
+      ->check(numberFrom(0));
   call->add_option("--smooth", a->shape.smoothing, "Cut the corners of polygons, so many rounds")
       ->needs(polygons)
-      ->check(CLI::Range(0, 5));
+      ->check(wholeNumber(0, 5));
   return {
       call, [a](const Progress& progress) {
         const auto source = readingSource(a->raster);
@@ -175,6 +177,8 @@ Call threshold(CLI::App& app) {
         }
         Legend legend;
         for (const auto& name : split(a->names, ',')) {
+          if (name.empty())
+            throw CLI::ValidationError("--names", "A class has no name; give every class one.");
           for (const auto& c : legend.classes)
             if (c.name == name)
               throw CLI::ValidationError(
@@ -215,9 +219,10 @@ Call threshold(CLI::App& app) {
 Call areas(CLI::App& app) {
   auto* call = app.add_subcommand("areas", "Pixels and area per class of a class map");
   auto map = std::make_shared<std::string>();
-  call->add_option("MAP", *map, "A class map")->required();
+  call->add_option("MAP", *map, "A class map: M.tif or M.tif:BAND")->required();
   return {call, [map](const Progress& progress) {
-            return Json{{"classes", toJson(classAreas(*map, {}, progress))},
+            const ClassMapArgument of(*map);
+            return Json{{"classes", toJson(classAreas(of.file, {}, progress, of.band))},
                         {"outputs", Json::array()}};
           }};
 }
@@ -363,17 +368,6 @@ Call map(CLI::App& app) {
   return {call, [a](const Progress& progress) { return runMap(*a, progress); }};
 }
 
-/// As a check of the library's own, but in words.
-CLI::Validator aboveZero() {
-  return CLI::Validator(
-      [](const std::string& text) {
-        const auto value = parseNumber(text);
-        return value && *value > 0 ? std::string()
-                                   : fmt::format("“{}” is not a number above 0.", text);
-      },
-      "above 0", "above zero");
-}
-
 Call points(CLI::App& app) {
   struct Arguments {
     std::string plan, over, inside;
@@ -387,16 +381,19 @@ Call points(CLI::App& app) {
   auto a = std::make_shared<Arguments>();
   call->add_option("--plan", a->plan, "random or stratified (per class of a class map)")
       ->required()
-      ->check(CLI::IsMember({"random", "stratified"}));
-  call->add_option("--over", a->over, "Raster to place points on")->required();
+      ->check(oneOf("plan", {"random", "stratified"}));
+  call->add_option("--over", a->over, "Raster to place points on: F.tif or F.tif:BAND")->required();
   call->add_option("--inside", a->inside, "Polygons: FILE or FILE:LAYER");
-  auto* count = call->add_option("--count", a->count, "Points in all (random)")->check(aboveZero());
+  auto* count = call->add_option("--count", a->count, "Points in all (random)")
+                    ->check(wholeNumber(1, 100'000'000));
   call->add_option("--per-class", a->perClass, "Points in each class (stratified)")
-      ->check(aboveZero())
+      ->check(wholeNumber(1, 100'000'000))
       ->excludes(count);
   call->add_option("--apart", a->apart, "Smallest spacing, in the unit of the raster's system")
-      ->check(aboveZero());
-  call->add_option("--seed", a->seed, "Seed of the random numbers")->required();
+      ->check(numberAbove(0));
+  call->add_option("--seed", a->seed, "Seed of the random numbers")
+      ->required()
+      ->check(wholeNumber(0, std::numeric_limits<long long>::max()));
   call->add_flag("--with-class", a->withClass, "Write the class of the map too");
   a->output.addTo(*call, "Vector file to write (.gpkg, .geojson, .csv)");
   call->callback([a] {
@@ -412,11 +409,15 @@ Call points(CLI::App& app) {
             plan.count = a->plan == "stratified" ? a->perClass : a->count;
             plan.seed = a->seed;
             if (a->apart > 0) plan.apart = a->apart;
+            const auto over = readingSource(a->over);
+            std::vector<fs::path> inputs{over.file};
+            if (!a->inside.empty()) inputs.push_back(fileOfLayer(a->inside));
             Outputs outputs(a->output.replace);
-            const fs::path temporary = outputs.add(a->output.out, {a->over});
+            const fs::path temporary = outputs.add(a->output.out, inputs);
             std::optional<Layer> inside;
-            if (!a->inside.empty()) inside = readLayer(a->inside, RasterFile(a->over).grid().crs);
-            const auto placed = placePoints(a->over, plan, inside ? &*inside : nullptr, progress);
+            if (!a->inside.empty()) inside = readLayer(a->inside, RasterFile(over.file).grid().crs);
+            const auto placed =
+                placePoints(over.file, plan, inside ? &*inside : nullptr, progress, over.band);
             const Layer layer = toLayer(placed, a->withClass);
             std::vector<FieldType> types{FieldType::Integer};
             if (a->withClass) types.insert(types.end(), {FieldType::Integer, FieldType::Text});
@@ -477,7 +478,7 @@ Call readings(CLI::App& app) {
   call->add_option("PLACES", a->places, "Points: FILE, FILE:LAYER, or a CSV with x and y")
       ->required();
   call->add_option("--from", a->from, "Rasters to read: F.tif or F.tif:BAND")->required();
-  a->output.addTo(*call, "CSV to write", false);
+  a->output.addTo(*call, "CSV to write; without it the table is printed", false);
   return {call, [a](const Progress& progress) {
             std::vector<ReadingSource> sources;
             std::vector<fs::path> inputs{fileOfLayer(a->places)};
@@ -499,6 +500,12 @@ Call readings(CLI::App& app) {
             Json json{{"rows", table.rows.size()},
                       {"columns", table.columns},
                       {"outputs", names(outputs)}};
+            if (temporary.empty()) {
+              json["values"] = table.rows;
+              Table shown = layer.table;
+              appendTo(shown, values, true);
+              json["csv"] = toCsv(shown);
+            }
             return json;
           }};
 }
@@ -522,12 +529,17 @@ Call matrix(CLI::App& app) {
               temporary = outputs.add(a->output.out, {fileOfLayer(a->table)});
             const Table table = readTable(a->table);
             Legend legend;
-            if (!a->strata.empty()) legend = legendOf(RasterFile(a->strata));
+            std::optional<ClassMapArgument> strata;
+            if (!a->strata.empty()) {
+              strata.emplace(a->strata);
+              legend = legendOf(RasterFile(strata->file), strata->band);
+            }
             const auto m = confusionMatrix(pairsFrom(table, a->mapped, a->reference), legend);
             Json json = toJson(m);
-            if (!a->strata.empty()) {
+            if (strata) {
               std::map<int, double> mapped;
-              for (const auto& c : classAreas(a->strata, {}, progress)) mapped[c.code] = c.area;
+              for (const auto& c : classAreas(strata->file, {}, progress, strata->band))
+                mapped[c.code] = c.area;
               if (!mapped.empty() && std::isnan(mapped.begin()->second))
                 throw Error(
                     fmt::format("“{}” has no reference system, so areas are not known; give it one "

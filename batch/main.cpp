@@ -13,6 +13,7 @@
 #include "calls.h"
 #include "grid/gdal_start.h"
 #include "man_page.h"
+#include "wrong_call.h"
 
 namespace {
 
@@ -34,10 +35,24 @@ void showProgress(double share) {
   if (percent >= 100) std::fprintf(stderr, "\r     \r");
 }
 
+/// For a person: the digits that pixels in float32 carry, whole numbers in full.
+std::string figure(double v) {
+  if (std::abs(v) >= 1e6 && std::abs(v) < 1e15) return fmt::format("{:.0f}", v);
+  return static_cast<double>(static_cast<float>(v)) == v ? zp::readable(v)
+                                                         : fmt::format("{:.7g}", v);
+}
+
+/// The areas of square metres for a person, who thinks in hectares and square kilometres.
+std::string shownArea(const zp::Json& m2) {
+  if (!m2.is_number()) return "area unknown";
+  const double v = m2.get<double>();
+  return fmt::format("{:.2f} ha, {:.4f} km²", v / 1e4, v / 1e6);
+}
+
 std::string shown(const zp::Json& v) {
   if (v.is_string()) return v.get<std::string>();
   if (v.is_null()) return "none";
-  if (v.is_number_float()) return zp::shortest(v.get<double>());
+  if (v.is_number_float()) return figure(v.get<double>());
   if (v.is_array()) {
     std::vector<std::string> parts;
     for (const auto& e : v) parts.push_back(shown(e));
@@ -45,7 +60,8 @@ std::string shown(const zp::Json& v) {
   }
   if (v.is_object()) {
     std::vector<std::string> parts;
-    for (const auto& [key, e] : v.items()) parts.push_back(key + " " + shown(e));
+    for (const auto& [key, e] : v.items())
+      parts.push_back(key == "area_m2" ? shownArea(e) : key + " " + shown(e));
     return fmt::format("{}", fmt::join(parts, ", "));
   }
   return v.dump();
@@ -53,6 +69,10 @@ std::string shown(const zp::Json& v) {
 
 /// The same facts for a person: a line a key, and a line an item below it.
 void printPlain(const zp::Json& json) {
+  if (const auto table = json.find("csv"); table != json.end()) {
+    fmt::print("{}", table->get<std::string>());
+    return;
+  }
   for (const auto& [key, value] : json.items()) {
     const bool table =
         value.is_array() && !value.empty() && (value[0].is_object() || value[0].is_array());
@@ -76,7 +96,7 @@ int main(int argc, char** argv) {
   int threads = 0;
   app.add_flag("--json", json, "Print one JSON object on standard output");
   app.add_option("--threads", threads, "How many threads to use; all by default")
-      ->check(CLI::Range(1, 1024));
+      ->check(zp::wholeNumber(1, 1024));
   const auto calls = zp::addCalls(app);
   if (argc == 2 && std::string(argv[1]) == "--man-page") {
     fmt::print("{}", zp::manPage(app, ZP_VERSION));
@@ -90,8 +110,9 @@ int main(int argc, char** argv) {
   try {
     app.parse(argc, argv);
   } catch (const CLI::ParseError& e) {
-    const int code = app.exit(e);
-    return code == 0 ? 0 : kWrongCall;
+    if (e.get_exit_code() == 0) return app.exit(e);
+    fmt::print(stderr, "{}\n", zp::wrongCall(app, e));
+    return kWrongCall;
   }
 
   std::unique_ptr<oneapi::tbb::global_control> limit;
@@ -109,7 +130,8 @@ int main(int argc, char** argv) {
     zp::startGdal();
     for (const auto& call : calls) {
       if (!call.app->parsed()) continue;
-      const zp::Json result = call.run(progress);
+      zp::Json result = call.run(progress);
+      if (json) result.erase("csv");
       if (json)
         fmt::print("{}\n", result.dump(2, ' ', false, zp::Json::error_handler_t::replace));
       else
@@ -117,7 +139,7 @@ int main(int argc, char** argv) {
     }
     return 0;
   } catch (const CLI::ParseError& e) {
-    fmt::print(stderr, "{}\n", e.what());
+    fmt::print(stderr, "{}\n", zp::wrongCall(app, e));
     return kWrongCall;
   } catch (const zp::Cancelled&) {
     fmt::print(stderr, "Cancelled; nothing was left behind.\n");

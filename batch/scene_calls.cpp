@@ -8,6 +8,7 @@
 #include "index/import_classes.h"
 #include "mapping/make_map.h"
 #include "scene/combine.h"
+#include "wrong_call.h"
 
 namespace fs = std::filesystem;
 
@@ -28,8 +29,8 @@ Json factsOf(const fs::path& file, const Outputs& outputs) {
 struct ImportArguments {
   SceneArguments scene;
   OutputArguments output;
-  std::string bands, type = "float32", values, legend, match, field, like;
-  double scale = 1, offset = 0;
+  std::string bands, type = "float32", legend, match, field, like;
+  std::optional<double> scale, offset;  // as it is written
 };
 
 CodeMatch matchFrom(const ImportArguments& a,
@@ -89,16 +90,9 @@ Json importBands(const ImportArguments& a, const Progress& progress) {
   const auto bands = bandsFromText(a.bands, scene);
   SceneSpec spec = specLike(scene, bands);
   argument("--type", [&] { spec.type = numberTypeFrom(a.type); });
-  spec.scale = a.scale, spec.offset = a.offset;
-  if (!a.values.empty()) {
-    spec.state = valueStateFrom(a.values);
-    if (idOf(spec.state) != a.values) {
-      std::vector<std::string> all;
-      for (const auto s : allValueStates()) all.push_back(idOf(s));
-      throw CLI::ValidationError("--values", fmt::format("“{}” is no state of values; they are {}.",
-                                                         a.values, listed(all)));
-    }
-  }
+  // Whole numbers are written as they were read, where nothing else is said.
+  const auto& as = scene.bands.at(bands.at(0)).conversion;
+  spec.scale = a.scale.value_or(as.scale), spec.offset = a.offset.value_or(as.offset);
   Outputs outputs(a.output.replace);
   const auto file = outputs.add(a.output.out, filesOf(scene));
   std::vector<BandSource> sources;
@@ -111,7 +105,7 @@ Json importBands(const ImportArguments& a, const Progress& progress) {
   if (lost > 0)
     facts["warnings"].push_back(
         fmt::format("{} values do not fit {} with this scale and offset and became no data; "
-                    "choose others with --type, --scale and --offset.",
+                    "choose others with --type, --store-scale and --store-offset.",
                     lost, a.type));
   return facts;
 }
@@ -124,9 +118,10 @@ Call import(CLI::App& app) {
   a->output.addTo(*call, "GeoTIFF to write");
   call->add_option("--bands", a->bands, "Band numbers, such as 1,2,5; all by default");
   call->add_option("--type", a->type, "Number type: byte, uint16, int16 or float32");
-  call->add_option("--scale", a->scale, "Of whole numbers: stored x scale + offset is the value");
-  call->add_option("--offset", a->offset, "See --scale");
-  call->add_option("--values", a->values, "State of values, such as surface-reflectance");
+  call->add_option("--store-scale", a->scale,
+                   "Of the whole numbers written: stored x scale + offset is the value; as read by "
+                   "default");
+  call->add_option("--store-offset", a->offset, "See --store-scale");
   auto* legend =
       call->add_option("--legend", a->legend, "A legend: what is brought in is a class map");
   call->add_option("--match", a->match, "Codes as theirs=ours; by name, then by code, by default")
@@ -140,10 +135,29 @@ Call import(CLI::App& app) {
           }};
 }
 
+/// A scene of some of its bands, in the order given.
+void keepBands(Scene& scene, const std::vector<size_t>& bands) {
+  std::vector<SceneBand> kept;
+  for (const size_t b : bands) kept.push_back(scene.bands[b]);
+  // The grid stays where one of them has it, else it is that of the first.
+  const auto lies = [&](const SceneBand& b) {
+    return RasterFile(b.file).grid().moved(scene.shift);
+  };
+  scene.gridBand = 0;
+  for (size_t i = 0; i < kept.size(); ++i)
+    if (lies(kept[i]).sameAs(scene.grid)) {
+      scene.gridBand = i;
+      break;
+    }
+  scene.grid = lies(kept[scene.gridBand]);
+  scene.bands = std::move(kept);
+}
+
 Call composite(CLI::App& app) {
   struct Arguments {
     std::vector<std::string> scenes;
-    std::string how = "median", roles, sensor;
+    std::string how = "median", bands;
+    SceneArguments reading;
     OutputArguments output;
   };
   auto* call = app.add_subcommand(
@@ -152,16 +166,16 @@ Call composite(CLI::App& app) {
   call->add_option("SCENES", a->scenes, "Two or more scenes; the result lies on the first's grid")
       ->required();
   call->add_option("--how", a->how, "median, greenest (highest vegetation index) or join (mosaic)")
-      ->check(CLI::IsMember({"median", "greenest", "join"}));
-  call->add_option("--sensor", a->sensor, "Preset to take band roles from");
+      ->check(oneOf("way to combine", {"median", "greenest", "join"}));
+  a->reading.addReadingTo(*call);
+  call->add_option("--bands", a->bands, "Band numbers to combine, such as 1,2,5; all by default");
   a->output.addTo(*call, "GeoTIFF to write");
   return {call, [a](const Progress& progress) {
             std::vector<Scene> scenes;
             std::vector<fs::path> inputs;
             for (const auto& path : a->scenes) {
-              SceneOptions options;
-              options.sensor = a->sensor;
-              scenes.push_back(openScene(path, options));
+              scenes.push_back(a->reading.open(path));
+              keepBands(scenes.back(), bandsFromText(a->bands, scenes.back()));
               for (const auto& f : filesOf(scenes.back())) inputs.push_back(f);
             }
             Outputs outputs(a->output.replace);
@@ -189,7 +203,7 @@ Call change(CLI::App& app) {
   call->add_option("--class", a->code,
                    "Code of the class to follow: gained, lost and kept; of more "
                    "than two maps, how often a pixel was of it")
-      ->check(CLI::Range(1, 65535));
+      ->check(wholeNumber(1, 65535));
   a->output.addTo(*call, "GeoTIFF to write", false);
   call->callback([a] {
     if (a->maps.size() < 2) throw CLI::ValidationError("change", "give two class maps or more");

@@ -322,9 +322,12 @@ void copyStudy(const fs::path& folder, const fs::path& target) {
                                 folder.string(), folder.string()));
   fs::create_directories(fs::absolute(target).parent_path());
   fs::copy(folder / "pristine", target, fs::copy_options::recursive);
-  // The archive it fetches from stays where it is.
+  // The archive it fetches from stays where it is, and is known by the way there.
   zp::Json study = zp::readJson(target / "study.json");
-  study["place"]["archive"] = fs::absolute(folder / "archive" / "catalog.json").string();
+  study["place"]["archive"] = fs::absolute(folder / "archive" / "catalog.json")
+                                  .lexically_normal()
+                                  .lexically_relative(fs::absolute(target).lexically_normal())
+                                  .generic_string();
   zp::writeJson(target / "study.json", study);
 }
 

@@ -46,6 +46,12 @@ ThresholdChart::ThresholdChart(QWidget* parent) : Chart(parent) {
 
 void ThresholdChart::setHistogram(const Histogram& h) {
   histogram_ = h;
+  setToolTip(
+      h.below + h.above == 0
+          ? QString()
+          : QString("%1 pixels lie below %2 and %3 above %4, beyond the axis; the areas count "
+                    "them.")
+                .arg(grouped(h.below), compact(h.low), grouped(h.above), compact(h.high)));
   redraw();
 }
 
@@ -116,6 +122,15 @@ void ThresholdChart::paintEvent(QPaintEvent* e) {
     band.setAlpha(80);
     p.fillRect(QRectF(std::min(a, b), axisRect()->top(), std::abs(b - a), axisRect()->height()),
                band);
+  }
+  // What lies beyond the axis stands at its ends, counted.
+  p.setFont(figureFont(8.5));
+  p.setPen(t.second);
+  const int top = axisRect()->top() + p.fontMetrics().ascent();
+  if (histogram_.below > 0) p.drawText(4, top, "◂ " + grouped(histogram_.below));
+  if (histogram_.above > 0) {
+    const QString text = grouped(histogram_.above) + " ▸";
+    p.drawText(width() - 4 - p.fontMetrics().horizontalAdvance(text), top, text);
   }
   for (size_t i = 0; i < cuts_.size(); ++i) {
     const QPoint foot = cutPosition(i);

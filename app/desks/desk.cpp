@@ -30,7 +30,7 @@ Desk::Desk(Workbench& bench, MapView& view, const QString& title, QWidget* paren
   body_ = new QVBoxLayout(inside_);
   body_->setContentsMargins(18, 0, 18, 8);
   body_->setSpacing(8);
-  auto* scroll = new QScrollArea;
+  auto* scroll = scroll_ = new QScrollArea;
   scroll->setWidget(inside_);
   scroll->setWidgetResizable(true);
   scroll->setFrameShape(QFrame::NoFrame);
@@ -52,10 +52,24 @@ Desk::Desk(Workbench& bench, MapView& view, const QString& title, QWidget* paren
   footer_->setSpacing(8);
   footer_->addWidget(primary_, 1);
 
+  scene_ = new QComboBox;
+  scene_->setObjectName("deskScene");
+  scene_->setAccessibleName("Scene this desk works on");
+  scene_->setToolTip("The scene this desk works on; a click on a scene's card chooses it too");
+  scene_->setStyleSheet("QComboBox { padding: 1px 8px; min-height: 22px; }");
+  scene_->setSizeAdjustPolicy(QComboBox::AdjustToContents);
+  scene_->setMaximumWidth(210);
+  scene_->setVisible(false);
+  connect(scene_, &QComboBox::activated, this,
+          [this] { bench_.setCurrentScene(scene_->currentData().toString()); });
   auto* head = new QVBoxLayout;
   head->setContentsMargins(18, 14, 18, 8);
   head->setSpacing(3);
-  head->addWidget(title_);
+  auto* titleRow = new QHBoxLayout;
+  titleRow->setSpacing(8);
+  titleRow->addWidget(title_, 1);
+  titleRow->addWidget(scene_, 0, Qt::AlignTop);
+  head->addLayout(titleRow);
   head->addWidget(second_);
   head->addWidget(missing_);
   head->addWidget(missingAction_, 0, Qt::AlignLeft);
@@ -77,12 +91,21 @@ void Desk::setHeading(const QString& title, const QString& second) {
   second_->setVisible(!second.isEmpty());
 }
 
+void Desk::showSceneSelector() {
+  const auto* current = bench_.currentScene();
+  scene_->clear();
+  for (const auto& one : bench_.study().scenes) scene_->addItem(nameWithDate(one.scene), q(one.id));
+  if (current != nullptr) scene_->setCurrentIndex(scene_->findData(q(current->id)));
+  scene_->setVisible(scene_->count() > 0);
+}
+
 void Desk::say(const QString& sentence) {
   notice_->setText(sentence);
   notice_->setVisible(!sentence.isEmpty());
 }
 
 void Desk::setMissing(const QString& sentence, const QString& action, int stage) {
+  scene_->setVisible(false);
   missing_->setText(sentence);
   missingAction_->setText(action);
   missingStage_ = stage;

@@ -35,7 +35,11 @@ class Desk : public QWidget {
 
  protected:
   void setHeading(const QString& title, const QString& second);
+  /// Names the scene the desk works on beside its title, to be chosen there.
+  void showSceneSelector();
   QVBoxLayout* body() const { return body_; }
+  /// Scrolled to, where a part of the desk that opened lies below what is seen.
+  void showInScroll(QWidget* part) { scroll_->ensureWidgetVisible(part, 0, 8); }
   QHBoxLayout* footer() const { return footer_; }
   /// Says what is missing, with a button to where it is made; hides the rest.
   void setMissing(const QString& sentence, const QString& action, int stage);
@@ -48,9 +52,11 @@ class Desk : public QWidget {
 
  private:
   QLabel *title_, *second_, *notice_, *missing_;
+  QComboBox* scene_;
   QPushButton* missingAction_;
   int missingStage_ = 0;
   QWidget* inside_;
+  QScrollArea* scroll_;
   QVBoxLayout* body_;
   QHBoxLayout* footer_;
   QWidget* footerBox_;

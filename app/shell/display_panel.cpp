@@ -12,18 +12,25 @@ FloatingPanel::FloatingPanel(const QString& title, QWidget* over) : QFrame(over)
   setFixedWidth(320);
   setStyleSheet(QString("#floating { background: %1; border: 1px solid %2; border-radius: 4px; }")
                     .arg(tokens().panel.name(), tokens().hairline.name()));
-  auto* close = new QToolButton;
-  close->setIcon(icon("close"));
-  close->setAccessibleName("Close “" + title + "”");
-  connect(close, &QToolButton::clicked, this, &QWidget::hide);
+  close_ = new QToolButton;
+  close_->setObjectName("closePanel");
+  close_->setIcon(icon("close"));
+  connect(close_, &QToolButton::clicked, this, &QWidget::hide);
+  title_ = sectionLabel(title);
+  setTitle(title);
   auto* head = new QHBoxLayout;
-  head->addWidget(sectionLabel(title), 1);
-  head->addWidget(close);
+  head->addWidget(title_, 1);
+  head->addWidget(close_);
   body_ = new QVBoxLayout(this);
   body_->setContentsMargins(14, 8, 14, 14);
   body_->setSpacing(8);
   body_->addLayout(head);
   setVisible(false);
+}
+
+void FloatingPanel::setTitle(const QString& title) {
+  title_->setText(title);
+  close_->setAccessibleName("Close “" + title + "”");
 }
 
 void FloatingPanel::place() {

@@ -13,6 +13,7 @@ class FloatingPanel : public QFrame {
  public:
   FloatingPanel(const QString& title, QWidget* over);
   QVBoxLayout* body() const { return body_; }
+  void setTitle(const QString& title);
   /// At the view's lower right, above its buttons.
   void place();
 
@@ -20,6 +21,8 @@ class FloatingPanel : public QFrame {
   void keyPressEvent(QKeyEvent*) override;
 
  private:
+  QLabel* title_;
+  QToolButton* close_;
   QVBoxLayout* body_;
 };
 

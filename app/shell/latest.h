@@ -23,6 +23,7 @@ class Latest : public QObject {
     progress_ = std::make_unique<Progress>();
     pool_.start([this, work, done, failed, progress = *progress_, mine = generation_] {
       try {
+        progress.check();
         auto answer = std::make_shared<decltype(work(progress))>(work(progress));
         post([this, answer, done, mine] {
           if (mine == generation_) pending_ = false, done(*answer);
@@ -40,6 +41,7 @@ class Latest : public QObject {
   void stop() {
     ++generation_;
     pending_ = false;
+    pool_.clear();  // what has not begun never does
     if (progress_) progress_->cancel();
   }
   bool pending() const { return pending_; }

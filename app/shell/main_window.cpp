@@ -4,6 +4,10 @@
 #include "base/text.h"
 #include "grid/place_text.h"
 #include "scene/sensor.h"
+#include "shell/application.h"
+#include "shell/facts.h"
+#include "shell/find_widgets.h"
+#include "shell/keys.h"
 
 namespace zp {
 
@@ -124,6 +128,12 @@ MainWindow::MainWindow() : book_(bench_) {
           [this](int i) { viewTools_->profiles().unpin(static_cast<size_t>(i)); });
   connect(&viewTools_->profiles(), &ProfileCard::changed, this,
           [this] { view_->setPins(viewTools_->profiles().pins()); });
+  facts_ = new TextPanel(view_);
+  keys_ = new TextPanel(pages_);
+  polygonsPanel_ = new FloatingPanel("", view_);
+  polygons_ = new PolygonsPanel(bench_);
+  polygonsPanel_->body()->addWidget(polygons_);
+  connect(polygons_, &PolygonsPanel::written, polygonsPanel_, &QWidget::hide);
   buildShortcuts();
   buildFind();
   buildStart();
@@ -151,10 +161,23 @@ MainWindow::MainWindow() : book_(bench_) {
   connect(&bench_.jobs(), &JobRunner::changed, this, &MainWindow::updateJob);
   connect(&tiles_, &TileStore::failed, this,
           [this](const QString&, const QString& s) { tell(s, true); });
-  connect(shelf_, &Shelf::frontAsked, this, &MainWindow::showFront);
+  connect(shelf_, &Shelf::frontAsked, this, [this](const QString& id) {
+    // A click on a scene's card makes it the desk's scene too.
+    if (bench_.study().scene(id.toStdString()) != nullptr) bench_.setCurrentScene(id);
+    showFront(id);
+    indicesDesk_->keepFront();
+  });
+  connect(scenesDesk_, &ScenesDesk::factsAsked, this, &MainWindow::showSheetOf);
+  connect(scenesDesk_, &ScenesDesk::lookAsked, this, &MainWindow::lookAt);
+  connect(scenesDesk_, &ScenesDesk::lookEnded, this, [this] {
+    if (view_->front().of == "preview") dropPreview();
+  });
   connect(shelf_, &Shelf::backAsked, this,
           [this](const QString& id) { setBack(bench_.pictureOf(id)); });
   connect(shelf_, &Shelf::sheetAsked, this, &MainWindow::showSheetOf);
+  connect(shelf_, &Shelf::polygonsAsked, this, &MainWindow::choosePolygons);
+  if (auto* application = qobject_cast<Application*>(qApp))
+    connect(application, &Application::trouble, &bench_, &Workbench::trouble);
   connect(view_, &MapView::hovered, probe_, &Probe::look);
   connect(view_, &MapView::left, probe_, &Probe::rest);
   connect(view_, &MapView::swapAsked, this, [this] {
@@ -214,60 +237,63 @@ void MainWindow::buildStudyMenu() {
   studyMenu_ = new QMenu(this);
   studyMenu_->setObjectName("studyMenuList");
   trail_->studyButton()->setMenu(studyMenu_);
-  connect(studyMenu_, &QMenu::aboutToShow, this, [this] {
-    studyMenu_->clear();
-    studyMenu_->setLayoutDirection(Qt::LeftToRight);  // not the button's, which has its sign last
-    studyMenu_->addAction("New study…", QKeySequence::New, this, &MainWindow::newStudy);
-    studyMenu_->addAction("Open study…", QKeySequence::Open, this, &MainWindow::openStudy);
-    auto* recent = studyMenu_->addMenu("Recent");
-    for (const auto& r : Workbench::recent())
-      recent->addAction(QFileInfo(r).fileName() + "   " + r, this, [=, this] { bench_.open(r); });
-    recent->setEnabled(!recent->isEmpty());
-    studyMenu_->addSeparator();
-    auto* copy = studyMenu_->addAction("Save a copy…", this, [this] {
-      const QString target = QFileDialog::getSaveFileName(
-          this, "Save a copy of the study", q(bench_.study().folder().string()) + " copy");
-      if (!target.isEmpty()) bench_.saveCopy(target);
-    });
-    auto* sheet = studyMenu_->addAction("Map to hand over…", this, [this] {
-      if (pages_->currentIndex() != 0) goTo(stage_);
-      viewTools_->openSheet();
-    });
-    sheet->setEnabled(bench_.hasStudy());
-    auto* out = studyMenu_->addAction("Export the picture in view…", this, [this] {
-      const QString target = QFileDialog::getSaveFileName(this, "Export the picture in view",
-                                                          "view.png", "PNG (*.png)");
-      if (target.isEmpty()) return;
-      viewTools_->setShown(false);  // the picture alone, without its buttons
-      const QPixmap picture = view_->grab();
-      viewTools_->setShown(true);
-      viewTools_->profiles().refresh();
-      if (picture.save(target))
-        tell(QString("The picture is in “%1”.").arg(target), false);
-      else
-        tell("The picture could not be written; choose another folder.", true);
-    });
-    auto* list = studyMenu_->addAction("Write a STAC catalogue of the scenes…", this, [this] {
-      const QString folder = QFileDialog::getExistingDirectory(this, "Folder for the catalogue");
-      if (!folder.isEmpty()) bench_.writeCatalogueOf(folder);
-    });
-    list->setEnabled(bench_.hasStudy() && !bench_.study().scenes.empty());
-    fillBinMenu(studyMenu_->addMenu(icon("bin"), "Bin"));
-    copy->setEnabled(bench_.hasStudy());
-    out->setEnabled(bench_.hasStudy());
-    auto* shut = studyMenu_->addAction("Close the study", this, [this] { bench_.close(); });
-    shut->setEnabled(bench_.hasStudy());
-    studyMenu_->addSeparator();
-    const QString other = currentLook() == "dusk" ? "daylight" : "dusk";
-    studyMenu_->addAction(icon("light"), QString("Look: %1").arg(other), this, [this, other] {
-      QSettings().setValue("look", other);
-      if (bench_.jobs().busy())
-        tell(QString("The look is %1 from the next start; a job runs now.").arg(other), false);
-      else
-        QApplication::exit(kAnotherLook);
-    });
-    studyMenu_->addAction("Quit", QKeySequence::Quit, this, &QWidget::close);
+  connect(studyMenu_, &QMenu::aboutToShow, this, &MainWindow::fillStudyMenu);
+}
+
+void MainWindow::fillStudyMenu() {
+  studyMenu_->clear();
+  studyMenu_->setLayoutDirection(Qt::LeftToRight);  // not the button's, which has its sign last
+  studyMenu_->addAction("New study…", QKeySequence::New, this, &MainWindow::newStudy);
+  studyMenu_->addAction("Open study…", QKeySequence::Open, this, &MainWindow::openStudy);
+  auto* recent = studyMenu_->addMenu("Recent");
+  for (const auto& r : Workbench::recent())
+    recent->addAction(QFileInfo(r).fileName() + "   " + r, this, [=, this] { bench_.open(r); });
+  recent->setEnabled(!recent->isEmpty());
+  studyMenu_->addSeparator();
+  auto* copy = studyMenu_->addAction("Save a copy…", this, [this] {
+    const QString target = QFileDialog::getSaveFileName(
+        this, "Save a copy of the study", q(bench_.study().folder().string()) + " copy");
+    if (!target.isEmpty()) bench_.saveCopy(target);
   });
+  auto* sheet = studyMenu_->addAction("Map to hand over…", this, [this] {
+    if (pages_->currentIndex() != 0) goTo(stage_);
+    viewTools_->openSheet();
+  });
+  sheet->setEnabled(bench_.hasStudy());
+  auto* out = studyMenu_->addAction("Export the picture in view…", this, [this] {
+    const QString target =
+        QFileDialog::getSaveFileName(this, "Export the picture in view", "view.png", "PNG (*.png)");
+    if (target.isEmpty()) return;
+    viewTools_->setShown(false);  // the picture alone, without its buttons
+    const QPixmap picture = view_->grab();
+    viewTools_->setShown(true);
+    viewTools_->profiles().refresh();
+    if (picture.save(target))
+      tell(QString("The picture is in “%1”.").arg(target), false);
+    else
+      tell("The picture could not be written; choose another folder.", true);
+  });
+  auto* list = studyMenu_->addAction("Write a STAC catalogue of the scenes…", this, [this] {
+    const QString folder = QFileDialog::getExistingDirectory(this, "Folder for the catalogue");
+    if (!folder.isEmpty()) bench_.writeCatalogueOf(folder);
+  });
+  list->setEnabled(bench_.hasStudy() && !bench_.study().scenes.empty());
+  fillBinMenu(studyMenu_->addMenu(icon("bin"), "Bin"));
+  copy->setEnabled(bench_.hasStudy());
+  out->setEnabled(bench_.hasStudy());
+  auto* shut = studyMenu_->addAction("Close the study", this, [this] { bench_.close(); });
+  shut->setEnabled(bench_.hasStudy());
+  studyMenu_->addSeparator();
+  const QString other = currentLook() == "dusk" ? "daylight" : "dusk";
+  studyMenu_->addAction("Keys", QKeySequence("?"), this, &MainWindow::showKeys);
+  studyMenu_->addAction(icon("light"), QString("Look: %1").arg(other), this, [this, other] {
+    QSettings().setValue("look", other);
+    if (bench_.jobs().busy())
+      tell(QString("The look is %1 from the next start; a job runs now.").arg(other), false);
+    else
+      QApplication::exit(kAnotherLook);
+  });
+  studyMenu_->addAction("Quit", QKeySequence::Quit, this, &QWidget::close);
 }
 
 void MainWindow::fillBinMenu(QMenu* menu) {
@@ -330,8 +356,22 @@ void MainWindow::keyPressEvent(QKeyEvent* e) {
     return viewTools_->openDisplay();
   if (e->key() == Qt::Key_X && e->modifiers() == Qt::NoModifier && pages_->currentIndex() == 0)
     return Q_EMIT view_->swapAsked();
+  if (e->key() == Qt::Key_Question) return showKeys();
+  if (e->key() == Qt::Key_Escape && keys_->isVisible()) return keys_->hide();
+  if (e->key() == Qt::Key_Escape && (facts_->isVisible() || polygonsPanel_->isVisible())) {
+    facts_->hide();
+    return polygonsPanel_->hide();
+  }
   if (e->key() == Qt::Key_Escape && pages_->currentIndex() == 2) return goTo(5);
   QMainWindow::keyPressEvent(e);
+}
+
+void MainWindow::showKeys() {
+  if (keys_->isVisible()) return keys_->hide();
+  const Whereabouts where = pages_->currentIndex() == 1   ? Whereabouts::Labelling
+                            : pages_->currentIndex() == 2 ? Whereabouts::Matrix
+                                                          : static_cast<Whereabouts>(stage_);
+  keys_->show("Keys", keysOf(where));
 }
 
 void MainWindow::newStudy() {
@@ -362,6 +402,9 @@ void MainWindow::studyChanged() {
   start_->setVisible(!any);
   probe_->setVisible(any);
   noticeBar_->hide();
+  facts_->hide();
+  keys_->hide();
+  polygonsPanel_->hide();
   view_->setFront({});
   view_->setBack({});
   pages_->setCurrentIndex(0);
@@ -435,6 +478,20 @@ void MainWindow::goTo(int stage) {
   updateTrail();
   updateOverlays();
   placeTimer_.start();
+}
+
+/// Of a picture that is not in the study, all of it where it lies elsewhere.
+void MainWindow::lookAt(const Picture& p) {
+  const bool first = view_->front().of != "preview";
+  setFront(p);
+  try {
+    const Grid g = gridOf(p);
+    const bool known = !view_->crs().empty() && !g.crs.empty();
+    const auto where = known ? broughtTo(g.extent(), g.crs, view_->crs()) : g.extent();
+    if (first && (!where || !where->overlaps(view_->visible()))) view_->fit();
+  } catch (const std::exception&) {
+    // It cannot be read; the view says so.
+  }
 }
 
 /// A preview belongs to its desk: elsewhere what was there before it is shown again.
@@ -696,66 +753,25 @@ void MainWindow::tell(const QString& sentence, bool warning) {
 }
 
 void MainWindow::showSheetOf(const QString& id) {
-  QString text;
-  if (const auto* p = bench_.study().product(id.toStdString())) {
-    text = QString("<b>%1</b><br>%2, made %3")
-               .arg(q(p->name), q(titleOf(p->kind)),
-                    q(p->made).replace('T', ' ').remove('Z') + " UTC");
-    QStringList from;
-    for (const auto& i : p->inputs) {
-      if (const auto* s = bench_.study().scene(i.id))
-        from << q(s->scene.name);
-      else if (const auto* up = bench_.study().product(i.id))
-        from << q(up->name);
-      else
-        from << (i.id == "training" ? "the training areas" : "something that is gone");
-    }
-    text +=
-        "<br>From: " + from.join(", ") + (bench_.study().outOfDate(*p) ? " (changed since)" : "");
-    for (const auto& [key, value] : p->step.items())
-      if (key != "name" && key != "do" && key != "classes" && key != "scene" && key != "product" &&
-          key != "ramp")
-        text +=
-            QString("<br>%1: %2")
-                .arg(
-                    q(key),
-                    q(value.is_string() ? value.get<std::string>() : value.dump()).toHtmlEscaped());
-    if (p->facts.contains("min") && p->facts["min"].is_number())
-      text +=
-          QString("<br>Range %1 to %2, mean %3")
-              .arg(compact(p->facts["min"].get<double>()), compact(p->facts["max"].get<double>()),
-                   compact(p->facts["mean"].get<double>()));
-    text += QString("<br>%1, %2 MiB")
-                .arg(q(p->file.filename().string()))
-                .arg(decimal(static_cast<double>(QFileInfo(q(p->file.string())).size()) / 1048576.0,
-                             1));
-  } else if (const auto* s = bench_.study().scene(id.toStdString())) {
-    text = QString("<b>%1</b><br>%2 x %3 pixels, %4 bands<br>%5<br>%6")
-               .arg(q(s->scene.name))
-               .arg(s->scene.grid.width)
-               .arg(s->scene.grid.height)
-               .arg(s->scene.bands.size())
-               .arg(q(crsTitle(s->scene.grid.crs)), q(titleOf(s->scene.state)));
-  }
-  popUp(text);
+  if (pages_->currentIndex() != 0) goTo(stage_);
+  if (const QString facts = factsOf(bench_.study(), id); !facts.isEmpty())
+    facts_->show("Facts", facts);
 }
 
 void MainWindow::explain(const QString& title, const QString& text) {
-  popUp(QString("<b>%1</b><br>%2").arg(title.toHtmlEscaped(), text));
+  if (pages_->currentIndex() != 0) goTo(stage_);
+  facts_->show(title, text);
 }
 
-void MainWindow::popUp(const QString& text) {
-  auto* sheet = new QLabel(text, this, Qt::Popup);
-  sheet->setAttribute(Qt::WA_DeleteOnClose);
-  sheet->setObjectName("factSheet");
-  sheet->setMargin(14);
-  sheet->setWordWrap(true);
-  sheet->setFixedWidth(340);
-  sheet->setStyleSheet(QString("background: %1; border: 1px solid %2;")
-                           .arg(tokens().raised.name(), tokens().hairline.name()));
-  sheet->adjustSize();
-  sheet->move(mapToGlobal(QPoint(16, height() - shelf_->height() - sheet->height() - 8)));
-  sheet->show();
+void MainWindow::choosePolygons(const QString& id) {
+  const Product* map = bench_.study().product(id.toStdString());
+  if (map == nullptr || !polygons_->offer(*map)) return;
+  if (pages_->currentIndex() != 0) goTo(stage_);
+  polygonsPanel_->setTitle("Polygons of " + q(map->name));
+  polygonsPanel_->setVisible(true);
+  polygonsPanel_->layout()->activate();
+  polygonsPanel_->place();
+  polygonsPanel_->setFocus();
 }
 
 void MainWindow::buildFind() {
@@ -824,8 +840,13 @@ std::vector<FindOffer> MainWindow::offers() {
                          const QString& text = {}) {
     all.push_back({name, kind, std::move(action), text});
   };
-  offer("New study", "command", [this] { newStudy(); });
-  offer("Open study", "command", [this] { openStudy(); });
+  const auto add = [&all](std::vector<FindOffer> more) {
+    all.insert(all.end(), more.begin(), more.end());
+  };
+  add(offersOfMenu([this] {
+    fillStudyMenu();
+    return studyMenu_;
+  }));
   if (bench_.hasStudy()) {
     for (int i = 0; i < 6; ++i) offer(kStages[i], "stage", [this, i] { goTo(i); });
     using Mode = MapView::Mode;
@@ -836,13 +857,14 @@ std::vector<FindOffer> MainWindow::offers() {
     offer("Swap front and back", "command", [this] { Q_EMIT view_->swapAsked(); });
     offer("How it is shown: stretch, steps, opacity", "command",
           [this] { viewTools_->openDisplay(); });
-    offer("Map to hand over", "command", [this] { viewTools_->openSheet(); });
     offer("Unpin all profiles", "command", [this] { viewTools_->profiles().unpinAll(); });
     offer("Undo", "command", [this] { bench_.undo().undo(); });
     offer("Redo", "command", [this] { bench_.undo().redo(); });
     offer("Bring in files", "command", [this] { goTo(0), scenesDesk_->chooseFiles(); });
     offer("Bring in a folder", "command", [this] { goTo(0), scenesDesk_->chooseFolder(); });
     offer("Search the archive", "command", [this] { goTo(0), scenesDesk_->openArchive(); });
+    for (int i = 0; i < 6; ++i)
+      add(offersOfDesk(desk_[static_cast<size_t>(i)], kStages[i], [this, i] { goTo(i); }));
     for (const auto& p : bench_.study().products)
       offer(q(p.name), q(titleOf(p.kind)), [this, id = q(p.id)] { showFront(id); });
     for (const auto& s : bench_.study().scenes)

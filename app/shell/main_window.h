@@ -10,8 +10,10 @@
 #include "desks/scenes/scenes_desk.h"
 #include "desks/training/training_desk.h"
 #include "shell/find_box.h"
+#include "shell/polygons_panel.h"
 #include "shell/probe.h"
 #include "shell/shelf.h"
+#include "shell/text_panel.h"
 #include "shell/trail.h"
 #include "shell/view_tools.h"
 
@@ -53,6 +55,8 @@ class MainWindow : public QMainWindow {
 
  private:
   void buildStudyMenu();
+  void fillStudyMenu();
+  void showKeys();
   void fillBinMenu(QMenu* menu);
   void dropCard(const QString& id, QPoint at);
   void buildShortcuts();
@@ -62,6 +66,7 @@ class MainWindow : public QMainWindow {
   void refresh();
   Picture asItIsNow(const Picture& shown) const;
   void dropPreview();
+  void lookAt(const Picture& picture);
   void setFront(const Picture& p);
   void setBack(const Picture& p);
   void showFront(const QString& id);
@@ -77,7 +82,7 @@ class MainWindow : public QMainWindow {
   std::vector<FindOffer> offers();
   std::vector<FindOffer> places(const QString& text);
   void explain(const QString& title, const QString& text);
-  void popUp(const QString& html);
+  void choosePolygons(const QString& id);
   std::vector<ViewShape> outlineShapes();
   void showAgain();
   void offerToGo(const QString& id);
@@ -91,6 +96,9 @@ class MainWindow : public QMainWindow {
   ViewTools* viewTools_;
   Probe* probe_;
   Shelf* shelf_;
+  TextPanel *facts_, *keys_;
+  FloatingPanel* polygonsPanel_;
+  PolygonsPanel* polygons_;
   std::array<Desk*, 6> desk_{};
   ScenesDesk* scenesDesk_;
   IndicesDesk* indicesDesk_;

@@ -1,11 +1,14 @@
 #include "shell/probe.h"
 
 #include "look/look.h"
-#include "sampling/readings.h"
 
 namespace zp {
 
-Probe::Probe(Workbench& bench, QWidget* parent) : QWidget(parent), bench_(bench), latest_(this) {
+Probe::Probe(Workbench& bench, QWidget* parent)
+    : QWidget(parent), bench_(bench), reader_(std::make_shared<ProbeReader>()), latest_(this) {
+  for (auto signal : {&Workbench::changed, &Workbench::studyChanged,
+                      &Workbench::currentSceneChanged, &Workbench::displayChanged})
+    connect(&bench_, signal, this, &Probe::forget);
   setObjectName("probe");
   setAccessibleName("Probe");
   setFixedHeight(50);
@@ -13,15 +16,19 @@ Probe::Probe(Workbench& bench, QWidget* parent) : QWidget(parent), bench_(bench)
 
 void Probe::setPictures(const Picture& front, const Picture& back) {
   front_ = front, back_ = back;
+  forget();
 }
 
-namespace {
-
 /// "50.20000° N  3.50000° W" of a place in a projected system; "" where it is in degrees anyway.
-QString inDegrees(Place p, const std::string& crs) {
+QString Probe::inDegrees(Place p) {
+  const std::string& crs = question_->crs;
   if (crs.empty() || crsIsGeographic(crs)) return {};
   try {
-    if (!CrsChange(crs, crsFrom("EPSG:4326")).apply(p)) return {};
+    if (!toDegrees_ || degreesOf_ != crs) {
+      toDegrees_.emplace(crs, crsFrom("EPSG:4326"));
+      degreesOf_ = crs;
+    }
+    if (!toDegrees_->apply(p)) return {};
   } catch (const std::exception&) {
     return {};
   }
@@ -29,60 +36,16 @@ QString inDegrees(Place p, const std::string& crs) {
          (p.x < 0 ? "° W" : "° E");
 }
 
-/// Of a formula that is only looked at; NaN outside.
-float valueAt(const Picture& p, Place place, const std::string& crs) {
-  const bool both = !crs.empty() && !p.scope.grid.crs.empty();
-  if (!CrsChange(both ? crs : "", both ? p.scope.grid.crs : "").apply(place)) return NAN;
-  const Place at = p.scope.grid.toPixel(place);
-  const Window w{static_cast<int>(std::floor(at.x)), static_cast<int>(std::floor(at.y)), 1, 1};
-  if (w.x < 0 || w.y < 0 || w.x >= p.scope.grid.width || w.y >= p.scope.grid.height) return NAN;
-  return FormulaReader(p.scope, {p.formula}).reduced(w, 1, 1)[0][0];
+void Probe::forget() {
+  question_.reset();
 }
 
-}  // namespace
-
-Probe::Answer Probe::read(Place place, const std::string& crs, const Scene* scene,
-                          const std::vector<Picture>& pictures) {
-  Answer a;
-  if (scene != nullptr)
-    for (size_t b = 0; b < scene->bands.size(); ++b) {
-      const double w = scene->bands[b].wavelength;
-      a.profile.emplace_back(w > 0 ? w : static_cast<double>(b + 1),
-                             readBandAt({place}, crs, *scene, b)[0]);
-    }
-  for (const auto& p : pictures) {
-    if (p.kind == Picture::Kind::Classes) {
-      const double v = readAt({place}, crs, {{p.file, 1, "map"}}).values[0][0];
-      const auto* c = std::isnan(v) ? nullptr : p.legend.find(static_cast<int>(v));
-      a.values.push_back({p.title, c != nullptr ? q(c->name) : "no class",
-                          c != nullptr ? toQt(c->colour) : QColor()});
-    } else if (p.kind == Picture::Kind::Index) {
-      const double v = readAt({place}, crs, {{p.file, 1, "index"}}).values[0][0];
-      a.values.push_back({p.title, std::isnan(v) ? "no data" : decimal(v, 3), {}});
-    } else if (p.kind == Picture::Kind::Formula) {
-      const float out = valueAt(p, place, crs);
-      a.values.push_back({p.title, std::isnan(out) ? "no data" : decimal(out, 3), {}});
-    } else if (p.kind == Picture::Kind::Composite) {
-      QStringList texts;
-      std::vector<size_t> bands(p.bands.begin(), p.bands.end());
-      if (p.singleBand()) bands.resize(1);
-      for (size_t b : bands) {
-        double v = readBandAt({place}, crs, p.scene, b)[0];
-        if (p.decibels) v = v > 0 ? 10 * std::log10(v) : std::nan("");
-        texts << (std::isnan(v) ? "no data" : p.decibels ? decimal(v, 1) : compact(v));
-      }
-      texts.removeDuplicates();
-      a.values.push_back({p.title, texts.join("  ") + (p.decibels ? " dB" : ""), {}});
-    }
-  }
-  return a;
-}
-
-void Probe::look(Place place) {
-  place_ = place;
-  resting_ = false;
-  update();
-  std::vector<Picture> pictures;
+/// What is to be read does not change with the place: it is put together once.
+void Probe::prepare() {
+  question_.emplace();
+  question_->crs = bench_.viewCrs();
+  if (const auto* s = bench_.currentScene()) question_->scene = s->scene;
+  auto& pictures = question_->pictures;
   if (!front_.none()) pictures.push_back(front_);
   if (!back_.none() && back_.key != front_.key) pictures.push_back(back_);
   // What is not in view is read too: the newest index, map and radar scene.
@@ -90,13 +53,28 @@ void Probe::look(Place place) {
     const Picture p = bench_.pictureOf(id);
     if (p.of != front_.of && p.of != back_.of) pictures.push_back(p);
   }
-  const auto* s = bench_.currentScene();
-  const std::optional<Scene> scene = s != nullptr ? std::optional<Scene>(s->scene) : std::nullopt;
-  latest_.ask(
-      [place, crs = bench_.viewCrs(), scene, pictures](const Progress&) {
-        return read(place, crs, scene ? &*scene : nullptr, pictures);
-      },
-      [this](const Answer& a) { answer_ = a, update(); }, [](const QString&) {});
+}
+
+void Probe::look(Place place) {
+  place_ = place;
+  resting_ = false;
+  if (!question_) prepare();
+  question_->place = place;
+  degrees_ = inDegrees(place);
+  update();
+  latest_.ask([reader = reader_, asked = *question_](
+                  const Progress& progress) { return reader->read(asked, progress); },
+              [this](const ProbeAnswer& a) {
+                answer_ = a;
+                update();
+                Q_EMIT answered();
+              },
+              [this](const QString& sentence) {
+                answer_ = {};
+                answer_.values.push_back({sentence, {}, {}});
+                update();
+                Q_EMIT answered();
+              });
 }
 
 void Probe::rest() {
@@ -108,8 +86,7 @@ void Probe::rest() {
 QString Probe::text() const {
   if (resting_) return {};
   QStringList all{where()};
-  const QString degrees = inDegrees(place_, bench_.viewCrs());
-  if (!degrees.isEmpty()) all << degrees;
+  if (!degrees_.isEmpty()) all << degrees_;
   for (const auto& v : answer_.values) all << v.label + " " + v.text;
   return all.join("; ");
 }
@@ -139,7 +116,7 @@ void Probe::paintEvent(QPaintEvent*) {
   }
   p.setPen(t.text);
   p.setFont(figureFont(9.5));
-  const QString where = this->where(), degrees = inDegrees(place_, bench_.viewCrs());
+  const QString where = this->where(), degrees = degrees_;
   const double tall = degrees.isEmpty() ? height() : height() / 2.0 - 4;
   p.drawText(QRectF(14, degrees.isEmpty() ? 0 : 5, 220, tall), Qt::AlignVCenter, where);
   double x = 30 + p.fontMetrics().horizontalAdvance(where);

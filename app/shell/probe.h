@@ -2,6 +2,7 @@
 #include <QtWidgets>
 
 #include "shell/latest.h"
+#include "shell/probe_reader.h"
 #include "shell/workbench.h"
 
 namespace zp {
@@ -17,30 +18,31 @@ class Probe : public QWidget {
   void rest();
   /// What it says: the place, in degrees too, and the values under it.
   QString text() const;
+  bool waiting() const { return latest_.pending(); }
+
+ Q_SIGNALS:
+  void answered();
 
  protected:
   void paintEvent(QPaintEvent*) override;
 
  private:
-  struct Value {
-    QString label, text;
-    QColor colour;
-  };
-  struct Answer {
-    std::vector<std::pair<double, double>> profile;  // wavelength, value
-    std::vector<Value> values;
-  };
-  static Answer read(Place place, const std::string& crs, const Scene* scene,
-                     const std::vector<Picture>& pictures);
-
+  void prepare();
+  void forget();
+  QString inDegrees(Place place);
   QString where() const;
 
   Workbench& bench_;
+  std::shared_ptr<ProbeReader> reader_;  // used by the one thread of `latest_` alone
   Latest latest_;
   Picture front_, back_;
   Place place_;
   bool resting_ = true;
-  Answer answer_;
+  std::optional<ProbeQuestion> question_;
+  ProbeAnswer answer_;
+  QString degrees_;
+  std::string degreesOf_;
+  std::optional<CrsChange> toDegrees_;
 };
 
 }  // namespace zp

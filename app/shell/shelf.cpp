@@ -2,7 +2,6 @@
 
 #include "look/look.h"
 #include "look/parts.h"
-#include "shell/polygons_menu.h"
 
 namespace zp {
 
@@ -128,10 +127,10 @@ void Card::keyPressEvent(QKeyEvent* e) {
   QWidget::keyPressEvent(e);
 }
 
-Shelf::Shelf(Workbench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
+Shelf::Shelf(Workbench& bench, QWidget* parent)
+    : QWidget(parent), bench_(bench), thumbnails_(kThumbWidth * 2, kThumbHeight * 2, this) {
   setObjectName("shelf");
   setFixedHeight(114);
-  pool_.setMaxThreadCount(1);
   scroll_ = new QScrollArea;
   scroll_->setWidgetResizable(true);
   scroll_->setFrameShape(QFrame::NoFrame);
@@ -208,10 +207,7 @@ void Shelf::rebuild() {
     cards_.append(card);
     const Picture picture = bench_.pictureOf(q(id));
     if (picture.none()) return;
-    if (thumbnails_.contains(picture.key))
-      card->setThumbnail(thumbnails_[picture.key]);
-    else
-      askThumbnail(card, picture);
+    thumbnails_.ask(picture, card, [card](const QImage& image) { card->setThumbnail(image); });
   };
   for (auto p = s.products.rbegin(); p != s.products.rend(); ++p) {
     static const QMap<ProductKind, QString> signs{
@@ -248,33 +244,6 @@ void Shelf::applyFilter() {
   filter_->setDown(!shownKind_.isEmpty());
 }
 
-void Shelf::askThumbnail(Card* card, const Picture& picture) {
-  const QPointer<Card> guard(card);
-  pool_.start([this, guard, picture] {
-    QImage image;
-    try {
-      PicturePainter painter;
-      const Overview o = painter.overview(picture);
-      const Grid g = gridOf(picture);
-      const Extent e = g.extent();
-      const int w = kThumbWidth * 2, h = kThumbHeight * 2;
-      const double scale = std::min((e.right - e.left) / w, (e.top - e.bottom) / h);
-      const MapPiece piece{(e.left + e.right) / 2 - scale * w / 2,
-                           (e.top + e.bottom) / 2 + scale * h / 2, scale, w, h};
-      image = painter.paint(picture, o.stretch, piece, g.crs);
-    } catch (const std::exception&) {
-      return;  // the view says what is wrong with the file
-    }
-    QMetaObject::invokeMethod(
-        this,
-        [this, guard, image, key = picture.key] {
-          thumbnails_[key] = image;
-          if (guard) guard->setThumbnail(image);
-        },
-        Qt::QueuedConnection);
-  });
-}
-
 void Shelf::openMenu(const QString& id, const QPoint& at) {
   QMenu menu;
   menu.addAction("Show in front", this, [=, this] { Q_EMIT frontAsked(id); });
@@ -295,8 +264,7 @@ void Shelf::openMenu(const QString& id, const QPoint& at) {
       if (!target.isEmpty()) bench_.copyProduct(id, target);
     });
     if (p->kind == ProductKind::ClassMap)
-      menu.addAction("Polygons…", this,
-                     [this, map = *p, at] { exportPolygons(bench_, map, this, at); });
+      menu.addAction("Polygons…", this, [=, this] { Q_EMIT polygonsAsked(id); });
     menu.addAction(icon("bin"), "To the bin", this, [=, this] { bench_.toBin(id); });
   } else {
     const auto* s = bench_.study().scene(id.toStdString());

@@ -2,6 +2,7 @@
 #include <QtWidgets>
 
 #include "shell/workbench.h"
+#include "view/thumbnail.h"
 
 namespace zp {
 
@@ -52,10 +53,10 @@ class Shelf : public QWidget {
   void frontAsked(const QString& id);
   void backAsked(const QString& id);
   void sheetAsked(const QString& id);
+  void polygonsAsked(const QString& id);
 
  private:
   void rebuild();
-  void askThumbnail(Card* card, const Picture& picture);
   void openMenu(const QString& id, const QPoint& at);
   void applyFilter();
 
@@ -65,8 +66,7 @@ class Shelf : public QWidget {
   QList<Card*> cards_;
   QToolButton* filter_;
   QString front_, back_, shownKind_;
-  QHash<QString, QImage> thumbnails_;
-  QThreadPool pool_;
+  Thumbnails thumbnails_;
 };
 
 }  // namespace zp

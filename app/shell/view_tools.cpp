@@ -57,6 +57,9 @@ MapSheetPanel::MapSheetPanel(Workbench& bench, MapView& view,
   row("Source", source_, "sheetSource");
   row("Credit", credit_, "sheetCredit");
   row("Paper", paper_, "sheetPaper");
+  areas_ = new QCheckBox("Areas in the key");
+  areas_->setObjectName("sheetAreas");
+  body()->addWidget(areas_);
   auto* write = primaryButton("Write the map…");
   write->setObjectName("sheetWrite");
   body()->addWidget(write);
@@ -73,6 +76,7 @@ void MapSheetPanel::open() {
   QStringList from;
   addScenesOf(bench_.study(), p.of, from);
   source_->setText(from.join(", "));
+  areas_->setVisible(p.kind == Picture::Kind::Classes);
   const Json credit = bench_.place("credit");
   credit_->setText(credit.is_string() ? q(credit.get<std::string>()) : QString());
   setVisible(true);
@@ -93,6 +97,10 @@ void MapSheetPanel::write(const QString& file) {
   sheet.crs = view_.crs();
   if (const auto* p = bench_.study().product(sheet.front.of)) sheet.date = niceDate(p->date);
   if (const auto* s = bench_.study().scene(sheet.front.of)) sheet.date = niceDate(s->scene.date);
+  if (const auto* p = bench_.study().product(sheet.front.of);
+      p != nullptr && areas_->isChecked() && p->facts.contains("classes"))
+    for (const auto& c : p->facts["classes"])
+      if (c["area_m2"].is_number()) sheet.areas[c["code"].get<int>()] = c["area_m2"].get<double>();
   hide();
   bench_.background(
       "Write the map",

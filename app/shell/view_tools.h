@@ -18,6 +18,7 @@ class MapSheetPanel : public FloatingPanel {
   std::function<std::vector<ViewShape>()> shapes_;
   QLineEdit *title_, *credit_, *source_;
   QComboBox* paper_;
+  QCheckBox* areas_;
 };
 
 /// The small buttons on the view: how two pictures are seen together, how the front one is shown,

@@ -28,10 +28,12 @@ class Edit : public QUndoCommand {
   Way there_, back_;
 };
 
-/// Empty for a file that cannot be read; the view says why when it tries.
-Legend legendOfFile(const fs::path& file) {
+/// As the step noted it, or, of a study from before, from the file. Empty where that cannot be
+/// read; the view says why when it tries.
+Legend legendOfMap(const Product& map) {
   try {
-    return legendOf(RasterFile(file));
+    if (map.facts.contains("legend")) return legendFrom(map.facts["legend"]);
+    return legendOf(RasterFile(map.file));
   } catch (const std::exception&) {
     return Legend();
   }
@@ -43,6 +45,9 @@ Workbench::Workbench(QObject* parent) : QObject(parent) {
   connect(&jobs_, &JobRunner::cancelled, this, [this](const QString& title) {
     Q_EMIT notice(QString("“%1” was cancelled; nothing was left behind.").arg(title));
   });
+  connect(&overviews_, &OverviewMaker::made, this, &Workbench::takeOverview);
+  connect(this, &Workbench::studyChanged, this, &Workbench::wantOverviews);
+  connect(this, &Workbench::sceneAdded, this, &Workbench::wantOverviews);
 }
 
 void Workbench::guarded(const std::function<void()>& action) {
@@ -54,6 +59,7 @@ void Workbench::guarded(const std::function<void()>& action) {
 }
 
 void Workbench::saved() {
+  keepOverviews();
   guarded([&] { study_->save(); });
   Q_EMIT changed();
 }
@@ -116,10 +122,39 @@ bool Workbench::saveCopy(const QString& folder) {
   return ok;
 }
 
+/// Large scenes without overviews get copies of our own in the study, to be looked at from afar.
+void Workbench::wantOverviews() {
+  if (!study_) return;
+  for (const auto& s : study_->scenes)
+    for (const auto& b : s.scene.bands) {
+      std::error_code ec;
+      if (b.reduced.empty() || !fs::exists(b.reduced, ec))
+        overviews_.want(b.file, study_->folder() / "overviews");
+    }
+}
+
+/// No edit: nothing that a person would take back, and nothing goes out of date with it.
+void Workbench::takeOverview(const QString& raster, const QString& copy) {
+  if (!study_) return;
+  reduced_[raster.toStdString()] = copy.toStdString();
+  saved();
+}
+
+/// A scene that an undo puts back may be from before its copy was made.
+void Workbench::keepOverviews() {
+  for (auto& s : study_->scenes)
+    for (auto& b : s.scene.bands)
+      if (const auto at = reduced_.find(b.file.string()); at != reduced_.end())
+        b.reduced = at->second;
+}
+
 void Workbench::close() {
   jobs_.cancel();
+  overviews_.stop();
   ++generation_;
   undo_.clear();
+  legends_.clear();
+  reduced_.clear();
   study_.reset();
   Q_EMIT studyChanged();
 }
@@ -306,7 +341,7 @@ void Workbench::drawStudyArea(const Ring& ring) {
     const auto before = study_->outlines;
     auto after = before;
     for (auto& o : after) o.studyArea = false;
-    after.push_back({study_->freshId("o"),
+    after.push_back({study_->takeId("o"),
                      "Drawn area",
                      file.string() + ":study_area",
                      {255, 255, 255},
@@ -328,7 +363,11 @@ void Workbench::styleOutline(const StudyOutline& styled) {
       [this, before] { putOutlines(before); }));
 }
 
-void Workbench::setDelivery(const std::optional<DeliveryGrid>& grid) {
+void Workbench::setDelivery(const std::optional<DeliveryGrid>& wanted) {
+  auto grid = wanted;
+  if (grid)
+    grid->revision =
+        nextRevision("delivery-revisions", study_->delivery ? study_->delivery->revision : 0);
   const auto put = [this](const std::optional<DeliveryGrid>& g) {
     study_->delivery = g;
     saved();
@@ -365,33 +404,50 @@ void Workbench::run(const Json& step, const QString& title,
 }
 
 void Workbench::bringUpToDate(const QString& id) {
-  const Product* old = study_->product(id.toStdString());
-  if (old == nullptr) return;
-  // What it was made from comes first.
-  for (const auto& i : old->inputs)
+  std::vector<std::string> order;
+  putInOrder(id.toStdString(), order);
+  for (const auto& one : order) makeAgain(one);
+}
+
+/// What a product was made from comes before it, once, however many ways lead there.
+void Workbench::putInOrder(const std::string& id, std::vector<std::string>& order) const {
+  const Product* p = study_->product(id);
+  if (p == nullptr || std::find(order.begin(), order.end(), id) != order.end()) return;
+  for (const auto& i : p->inputs)
     if (const auto* up = study_->maker(i.id);
-        up != nullptr && Study::followsStateOf(*old, *up) && study_->outOfDate(*up))
-      bringUpToDate(q(up->id));
+        up != nullptr && Study::followsStateOf(*p, *up) && study_->outOfDate(*up))
+      putInOrder(up->id, order);
+  order.push_back(id);
+}
+
+void Workbench::makeAgain(const std::string& id) {
+  const Product* old = study_->product(id);
   auto product = std::make_shared<Product>();
-  const std::string wanted = id.toStdString();
   // The study is copied when the job starts, after the ones before it have ended.
   auto snapshot = std::make_shared<std::optional<Study>>();
   jobs_.start({QString("Bring %1 up to date").arg(q(old->name)),
-               [this, snapshot] { *snapshot = study_; },
-               [snapshot, wanted, product](const Progress& progress) {
+               [this, id, snapshot, wasOld = study_->outOfDate(*old)] {
+                 const Product* at = study_ ? study_->product(id) : nullptr;
+                 // Asked for twice, it is made once.
+                 if (at != nullptr && (!wasOld || study_->outOfDate(*at))) *snapshot = study_;
+               },
+               [snapshot, id, product](const Progress& progress) {
                  const auto& copy = *snapshot;
-                 if (!copy || copy->product(wanted) == nullptr) return;
-                 const Product before = *copy->product(wanted);
+                 if (!copy) return;
+                 const Product before = *copy->product(id);
                  *product = runStep(*copy, before.step, progress, &before);
                },
-               ofThisStudy([this, wanted, product] {
-                 Product* at = study_->product(wanted);
+               ofThisStudy([this, id, product] {
+                 Product* at = study_->product(id);
                  if (at == nullptr || product->id.empty()) return;
                  product->name = at->name;
                  product->ramp = at->ramp;
-                 study_->replaceProduct(*product);
+                 const fs::path before = at->file;
+                 guarded([&] { study_->replaceProduct(*product); });
                  saved();
-                 Q_EMIT productMade(q(wanted));
+                 std::error_code ignored;
+                 if (before != product->file) fs::remove(before, ignored);
+                 Q_EMIT productMade(q(id));
                }),
                [this](const QString& sentence) { Q_EMIT trouble(sentence); }});
 }
@@ -531,7 +587,11 @@ Picture Workbench::pictureOf(const QString& id) const {
       QString("p/%1/%2/%3/%4").arg(q(p->id)).arg(p->revision).arg(q(p->ramp), q(p->file.string()));
   picture.kind = continuous ? Picture::Kind::Index : Picture::Kind::Classes;
   picture.ramp = p->ramp;
-  if (p->kind == ProductKind::ClassMap) picture.legend = legendOfFile(p->file);
+  if (p->kind == ProductKind::ClassMap) {
+    auto& [revision, legend] = legends_[p->id];
+    if (revision != p->revision) legend = legendOfMap(*p), revision = p->revision;
+    picture.legend = legend;
+  }
   return picture;
 }
 

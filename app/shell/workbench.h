@@ -5,6 +5,7 @@
 
 #include "scene/archive.h"
 #include "shell/job_runner.h"
+#include "shell/overview_maker.h"
 #include "study/step.h"
 #include "view/picture.h"
 
@@ -21,6 +22,7 @@ class Workbench : public QObject {
   bool hasStudy() const { return study_.has_value(); }
   const Study& study() const { return *study_; }
   JobRunner& jobs() { return jobs_; }
+  const OverviewMaker& overviews() const { return overviews_; }
   QUndoStack& undo() { return undo_; }
 
   // Each says what went wrong through `trouble`, and then returns false.
@@ -109,6 +111,11 @@ class Workbench : public QObject {
     Legend legend;
     int revision;
   };
+  void putInOrder(const std::string& id, std::vector<std::string>& order) const;
+  void makeAgain(const std::string& id);
+  void wantOverviews();
+  void keepOverviews();
+  void takeOverview(const QString& raster, const QString& copy);
   void pushTraining(TrainingState after, const QString& what);
   void putTraining(const TrainingState& state);
   void putScene(const StudyScene& scene);
@@ -122,8 +129,11 @@ class Workbench : public QObject {
   void remember(const std::filesystem::path& folder);
 
   std::optional<Study> study_;
+  mutable std::map<std::string, std::pair<int, Legend>> legends_;  // of class maps, with revision
   int generation_ = 0;  // of studies: one more with each that is closed
   JobRunner jobs_;
+  OverviewMaker overviews_;
+  std::map<std::string, std::filesystem::path> reduced_;  // copies made since the study was opened
   QUndoStack undo_;
 };
 

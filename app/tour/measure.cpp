@@ -123,6 +123,26 @@ std::vector<double> previews(Driver& driver) {
   return times;
 }
 
+/// From a move of the pointer over the view to the answer of the probe.
+std::vector<double> probed(Driver& driver) {
+  auto& view = driver.window().view();
+  auto* probe = driver.window().findChild<Probe*>("probe");
+  std::vector<double> times;
+  QElapsedTimer clock;
+  for (int i = 0; i < 100; ++i) {
+    bool answered = false;
+    const auto one =
+        QObject::connect(probe, &Probe::answered, probe, [&answered] { answered = true; });
+    const QPointF at(20 + (i * 131) % (view.width() - 40), 20 + (i * 71) % (view.height() - 40));
+    clock.start();
+    send(view, QEvent::MouseMove, at, Qt::NoButton);
+    driver.until([&] { return answered; }, "the probe");
+    times.push_back(static_cast<double>(clock.nsecsElapsed()) / 1e6);
+    QObject::disconnect(one);
+  }
+  return times;
+}
+
 /// The longest time that a thread which only sleeps a millisecond is away: what the machine itself
 /// holds threads back, as a yardstick.
 class Sleeper {
@@ -196,6 +216,7 @@ void measureBig(Driver& driver, const QDir& folder) {
   driver.settle();
   report("Zooming, 95th percentile of a frame", highest(zoomed(view), 0.95), "ms", 33);
   driver.settle();
+  report("The probe's answer, 95th percentile", highest(probed(driver), 0.95), "ms", 50);
   const auto typed = previews(driver);
   report("A formula's picture on the visible part, median of nine", highest(typed, 0.5), "ms", 150);
   report("  the slowest of them", highest(typed, 1), "ms", 150);

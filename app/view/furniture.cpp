@@ -40,7 +40,7 @@ double northAngle(const std::string& crs, Place at) {
 }
 
 void paintScaleBar(QPainter& p, QPointF at, double most, const std::string& crs, Place centre,
-                   double unitsPerPixel, const Inks& inks) {
+                   double unitsPerPixel, const Inks& inks, const QFont& font) {
   const double unit = metresPerUnit(crs, centre);
   const double perPixel = (unit > 0 ? unit : 1) * unitsPerPixel;
   double length = std::pow(10, std::floor(std::log10(most * perPixel)));
@@ -53,7 +53,7 @@ void paintScaleBar(QPainter& p, QPointF at, double most, const std::string& crs,
   const QString text = unit <= 0        ? compact(length) + " pixels"
                        : length >= 1000 ? QString::number(length / 1000) + " km"
                                         : QString::number(length) + " m";
-  p.setFont(textFont(9.5));
+  p.setFont(font);
   const double line = p.fontMetrics().height(), y = at.y() - line;
   const double x = at.x();
   // Readable on any picture, and on the empty ground beside it.
@@ -70,9 +70,9 @@ void paintScaleBar(QPainter& p, QPointF at, double most, const std::string& crs,
   p.fillPath(path, inks.text);
 }
 
-void paintNorth(QPainter& p, QPointF middle, double degrees, const Inks& inks) {
+void paintNorth(QPainter& p, QPointF middle, double degrees, const Inks& inks, const QFont& font) {
   p.save();
-  p.setFont(textFont(9.5));
+  p.setFont(font);
   const double size = p.fontMetrics().height();
   p.translate(middle);
   p.rotate(degrees);
@@ -123,11 +123,11 @@ std::vector<KeyLine> linesOf(const Picture& picture, const Stretch* stretch) {
 }  // namespace
 
 std::vector<KeyRow> paintKey(QPainter& p, const Picture& picture, const Stretch* stretch,
-                             QPointF corner, bool atRight, const Inks& inks) {
+                             QPointF corner, bool atRight, const Inks& inks, const QFont& font) {
   std::vector<KeyRow> rows;
   const auto lines = linesOf(picture, stretch);
   if (lines.empty()) return rows;
-  p.setFont(textFont(9.5));
+  p.setFont(font);
   const QFontMetricsF m(p.font(), p.device());
   const double row = m.height() * 1.4, sign = m.height() * 0.72;
   double wide = 0;
@@ -154,7 +154,7 @@ std::vector<KeyRow> paintKey(QPainter& p, const Picture& picture, const Stretch*
 }
 
 double paintRamp(QPainter& p, const Picture& picture, const Stretch& stretch, QPointF corner,
-                 double height, const Inks& inks) {
+                 double height, const Inks& inks, const QFont& font) {
   const auto& colours = ramp(picture.ramp);
   const double wide = height * 3.4;
   constexpr int kParts = 90;
@@ -165,7 +165,7 @@ double paintRamp(QPainter& p, const Picture& picture, const Stretch& stretch, QP
                       wide / kParts + 0.5, height * 0.4),
                QColor(colourOf(colours, stretch, v)));
   }
-  p.setFont(figureFont(9));
+  p.setFont(font);
   p.setPen(inks.text);
   const QString range = compact(stretch.low[0]) + "…" + compact(stretch.high[0]);
   const double text = QFontMetricsF(p.font(), p.device()).horizontalAdvance(range);

@@ -2,6 +2,7 @@
 #include <QColor>
 #include <QPainter>
 
+#include "look/look.h"
 #include "view/picture.h"
 
 namespace zp {
@@ -22,8 +23,9 @@ double northAngle(const std::string& crs, Place at);
 
 /// With its lower left corner at `at`; a bar of at most `most` pixels.
 void paintScaleBar(QPainter& p, QPointF at, double most, const std::string& crs, Place centre,
-                   double unitsPerPixel, const Inks& inks);
-void paintNorth(QPainter& p, QPointF middle, double degrees, const Inks& inks);
+                   double unitsPerPixel, const Inks& inks, const QFont& font = textFont(9.5));
+void paintNorth(QPainter& p, QPointF middle, double degrees, const Inks& inks,
+                const QFont& font = textFont(9.5));
 
 struct KeyRow {
   QRectF box;
@@ -32,10 +34,11 @@ struct KeyRow {
 /// The classes of a class picture, or the steps of a classed one, in a box whose upper left corner
 /// (or right, `atRight`) is `corner`. What is hidden is dim.
 std::vector<KeyRow> paintKey(QPainter& p, const Picture& picture, const Stretch* stretch,
-                             QPointF corner, bool atRight, const Inks& inks);
+                             QPointF corner, bool atRight, const Inks& inks,
+                             const QFont& font = textFont(9.5));
 /// The ramp of a continuous picture with its ends, `height` high; tells its width.
 double paintRamp(QPainter& p, const Picture& picture, const Stretch& stretch, QPointF corner,
-                 double height, const Inks& inks);
+                 double height, const Inks& inks, const QFont& font = figureFont(9));
 /// Whether a picture has a ramp of colours to explain.
 bool hasRamp(const Picture& picture);
 

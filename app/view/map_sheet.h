@@ -1,5 +1,6 @@
 #pragma once
 #include <QSizeF>
+#include <map>
 
 #include "view/map_view.h"
 
@@ -11,7 +12,8 @@ struct MapSheet {
   QString source, date;  // of the picture in front
   Picture front, back;   // the back one below a class picture that is not opaque
   std::vector<ViewShape> shapes;
-  Extent extent;  // of the map; widened to the shape of its frame
+  Extent extent;                // of the map, whose frame has its shape
+  std::map<int, double> areas;  // square metres by class, for the key; empty: without
   std::string crs;
 };
 

@@ -42,7 +42,9 @@ bool isNaturalColour(const Picture& p) {
 }
 
 int level(float v, float low, float high) {
-  return std::clamp(static_cast<int>((v - low) / (high - low) * 255.0f + 0.5f), 0, 255);
+  // Clamped as a real number: what no int holds would come out darkest.
+  const float at = (v - low) / (high - low) * 255.0f + 0.5f;
+  return at > 0 ? static_cast<int>(std::min(at, 255.0f)) : 0;
 }
 
 /// A piece of the view as a grid in the view's system; with no system, in that of the picture.

@@ -14,6 +14,7 @@ namespace {
 constexpr double kZ = 1.959963984540054;
 
 Estimate share(double value, double variance) {
+  if (std::isnan(value)) return {value, value, value};
   const double half = kZ * std::sqrt(std::max(0.0, variance));
   return {value, std::max(0.0, value - half), std::min(1.0, value + half)};
 }

@@ -13,33 +13,108 @@
 
 namespace zp {
 
-Json parseJson(const std::string& text, const std::string& name) {
-  constexpr int kDepth = 64;
-  bool tooDeep = false;
-  const auto limit = [&](int depth, Json::parse_event_t, Json&) {
-    if (depth > kDepth) tooDeep = true;
-    return !tooDeep;
-  };
-  try {
-    Json json = Json::parse(text, limit);
-    if (tooDeep)
-      throw Error(fmt::format("“{}” is nested deeper than {} levels; it is not one of our files.",
-                              name, kDepth));
-    return json;
-  } catch (const Json::parse_error& e) {
-    const size_t byte = std::min<size_t>(e.byte, text.size());
-    const std::string before = text.substr(0, byte == 0 ? 0 : byte - 1);
-    const auto line = 1 + std::count(before.begin(), before.end(), '\n');
-    const size_t start = before.rfind('\n');
-    const size_t column = before.size() - (start == std::string::npos ? 0 : start + 1) + 1;
-    throw Error(
-        fmt::format("“{}” is not valid JSON at line {}, column {}; mend it or choose "
-                    "another file.",
-                    name, line, column));
-  } catch (const Json::exception&) {
-    throw Error(fmt::format("“{}” holds a number that is too large; mend it or choose another file.",
-                            name));
+namespace {
+
+constexpr size_t kDepth = 64, kMostKeys = 100000;
+
+/// Builds the tree in one pass: the library's own way looks through all keys of an object for every
+/// new one.
+class TreeBuilder : public nlohmann::json_sax<Json> {
+ public:
+  explicit TreeBuilder(std::string name) : name_(std::move(name)) {}
+  Json take() { return std::move(root_); }
+  size_t wrongAt() const { return wrongAt_; }
+
+  bool null() override { return add(nullptr); }
+  bool boolean(bool v) override { return add(v); }
+  bool number_integer(number_integer_t v) override { return add(v); }
+  bool number_unsigned(number_unsigned_t v) override { return add(v); }
+  bool number_float(number_float_t v, const string_t&) override { return add(v); }
+  bool string(string_t& v) override { return add(std::move(v)); }
+  bool binary(binary_t&) override { return false; }
+  bool start_object(size_t) override { return open(Json::object()); }
+  bool start_array(size_t) override { return open(Json::array()); }
+  bool end_array() override { return close(); }
+  bool end_object() override {
+    requireDistinctKeys(*open_.back());
+    return close();
   }
+  bool key(string_t& v) override {
+    if (open_.back()->size() >= kMostKeys)
+      throw Error(
+          fmt::format("“{}” holds more than {} keys in one object; it is not one of our "
+                      "files.",
+                      name_, kMostKeys));
+    key_ = std::move(v);
+    return true;
+  }
+  bool parse_error(size_t at, const std::string&, const nlohmann::detail::exception& e) override {
+    if (dynamic_cast<const Json::parse_error*>(&e) == nullptr)
+      throw Error(fmt::format(
+          "“{}” holds a number that is too large; mend it or choose another file.", name_));
+    wrongAt_ = at;
+    return false;
+  }
+
+ private:
+  Json* put(Json&& v) {
+    if (open_.empty()) {
+      root_ = std::move(v);
+      return &root_;
+    }
+    Json& in = *open_.back();
+    if (in.is_array()) {
+      in.push_back(std::move(v));
+      return &in.back();
+    }
+    auto& object = in.get_ref<Json::object_t&>();
+    object.emplace_back(std::move(key_), std::move(v));
+    return &object.back().second;
+  }
+  bool add(Json&& v) {
+    put(std::move(v));
+    return true;
+  }
+  bool open(Json&& v) {
+    if (open_.size() >= kDepth)
+      throw Error(fmt::format("“{}” is nested deeper than {} levels; it is not one of our files.",
+                              name_, kDepth));
+    open_.push_back(put(std::move(v)));
+    return true;
+  }
+  bool close() {
+    open_.pop_back();
+    return true;
+  }
+  void requireDistinctKeys(Json& object) const {
+    std::vector<const std::string*> keys;
+    for (const auto& [key, value] : object.get_ref<Json::object_t&>()) keys.push_back(&key);
+    std::sort(keys.begin(), keys.end(), [](const auto* a, const auto* b) { return *a < *b; });
+    for (size_t i = 1; i < keys.size(); ++i)
+      if (*keys[i] == *keys[i - 1])
+        throw Error(fmt::format("“{}” holds the key “{}” twice in one object; mend it first.",
+                                name_, *keys[i]));
+  }
+
+  std::string name_, key_;
+  Json root_;
+  std::vector<Json*> open_;
+  size_t wrongAt_ = 0;
+};
+
+}  // namespace
+
+Json parseJson(const std::string& text, const std::string& name) {
+  TreeBuilder tree(name);
+  if (Json::sax_parse(text, &tree)) return tree.take();
+  const size_t byte = std::min<size_t>(tree.wrongAt(), text.size());
+  const std::string before = text.substr(0, byte == 0 ? 0 : byte - 1);
+  const auto line = 1 + std::count(before.begin(), before.end(), '\n');
+  const size_t start = before.rfind('\n');
+  const size_t column = before.size() - (start == std::string::npos ? 0 : start + 1) + 1;
+  throw Error(
+      fmt::format("“{}” is not valid JSON at line {}, column {}; mend it or choose another file.",
+                  name, line, column));
 }
 
 Json readJson(const std::filesystem::path& file, const std::string& format, int version,

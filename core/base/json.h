@@ -9,8 +9,9 @@ namespace zp {
 /// JSON that keeps the order in which keys were written.
 using Json = nlohmann::ordered_json;
 
-/// Reads a JSON file. Error: unreadable, larger than `maxBytes`, nested deeper than 64, not JSON
-/// (with line and column), or, when `format` is given, another "format" or a newer "version".
+/// Reads a JSON file. Error: unreadable, larger than `maxBytes`, nested deeper than 64, more than
+/// 100 000 keys or one key twice in an object, not JSON (with line and column), or, when `format`
+/// is given, another "format" or a newer "version".
 Json readJson(const std::filesystem::path& file, const std::string& format = "", int version = 1,
               size_t maxBytes = 64u << 20);
 

@@ -1,15 +1,11 @@
 #include "base/outputs.h"
 
-#include <fcntl.h>
 #include <fmt/format.h>
-#include <signal.h>
 #include <unistd.h>
 
-#include <atomic>
-#include <cerrno>
-#include <cstring>
 #include <fstream>
 
+#include "base/commit_note.h"
 #include "base/error.h"
 
 namespace fs = std::filesystem;
@@ -17,44 +13,63 @@ namespace fs = std::filesystem;
 namespace zp {
 namespace {
 
-const char* const kMark = ".zpatch-";
-
-fs::path folderOf(const fs::path& file) {
-  return file.has_parent_path() ? file.parent_path() : fs::path(".");
-}
-
 /// Companions that GDAL writes beside a raster or that belong to one file.
 std::vector<fs::path> companionsOf(const fs::path& file) {
   return {fs::path(file.string() + ".aux.xml"), fs::path(file.string() + ".ovr")};
 }
 
-void sweep(const fs::path& folder) {
-  std::error_code ignored;
-  for (const auto& entry : fs::directory_iterator(folder, ignored)) {
-    const std::string name = entry.path().filename().string();
-    if (name.rfind(kMark, 0) != 0) continue;
-    const int pid = std::atoi(name.c_str() + std::strlen(kMark));
-    const bool alive = pid > 0 && (kill(pid, 0) == 0 || errno == EPERM);
-    if (pid > 0 && !alive) fs::remove(entry.path(), ignored);
+Error notInPlace(const fs::path& target, const std::error_code& why) {
+  return Error(fmt::format("“{}” could not be put in place ({}); check the folder and try again.",
+                           target.string(), why.message()));
+}
+
+/// What stands at the targets now, under other names, and the way back to it.
+std::vector<FileMove> keepBackups(const std::vector<FileMove>& moves) {
+  std::vector<FileMove> back;
+  std::error_code ec;
+  for (const auto& m : moves) {
+    if (!fs::exists(m.to)) {
+      back.push_back({{}, m.to});
+      continue;
+    }
+    const fs::path backup = temporaryFor(m.to);
+    fs::create_hard_link(m.to, backup, ec);
+    if (ec) fs::copy_file(m.to, backup, ec);  // a disk without links
+    back.push_back({backup, m.to});
+    if (ec) {
+      for (const auto& b : back)
+        if (!b.from.empty()) fs::remove(b.from, ec);
+      throw notInPlace(m.to, ec);
+    }
   }
+  return back;
 }
 
-fs::path temporaryFor(const fs::path& target) {
-  static std::atomic<int> counter{0};
-  return folderOf(target) /
-         fmt::format("{}{}-{}-{}", kMark, getpid(), counter++, target.filename().string());
-}
-
-void flushToDisk(const fs::path& file) {
-  const int fd = open(file.c_str(), O_RDONLY);
-  if (fd < 0) return;
-  const bool failed = fsync(fd) != 0 && errno != EINVAL;
-  close(fd);
-  if (failed)
-    throw Error(
-        fmt::format("“{}” could not be written to the disk ({}); free some space and try "
-                    "again.",
-                    file.filename().string(), std::strerror(errno)));
+/// Several files: a note says what is to be done, then it is done. After a failure the note leads
+/// back.
+void commitTogether(const std::vector<FileMove>& moves) {
+  const auto back = keepBackups(moves);
+  const auto forget = [&] {
+    std::error_code ignored;
+    for (const auto& b : back)
+      if (!b.from.empty()) fs::remove(b.from, ignored);
+  };
+  const CommitNote note(moves);
+  try {
+    note.write(moves);
+  } catch (...) {
+    note.remove();
+    forget();
+    throw;
+  }
+  const auto failed = carryOut(moves);
+  if (failed) {
+    note.write(back);
+    if (carryOut(back)) throw notInPlace(moves[0].to, failed);  // the next run goes on with it
+  }
+  note.remove();
+  forget();
+  if (failed) throw notInPlace(moves[0].to, failed);
 }
 
 }  // namespace
@@ -81,6 +96,10 @@ fs::path Outputs::add(const fs::path& target, const std::vector<fs::path>& input
     if (fs::weakly_canonical(f.target) == fs::weakly_canonical(target))
       throw Error(fmt::format("“{}” is named twice as an output; give each its own name.",
                               target.string()));
+  if (access(folder.c_str(), W_OK | X_OK) != 0)
+    throw Error(
+        fmt::format("The folder “{}” is read-only; choose one you may write to.", folder.string()));
+  sweep(folder);
   if (fs::is_directory(target, ec))
     throw Error(fmt::format("“{}” is a folder; name a file.", target.string()));
   if (fs::exists(target, ec) && !replace_)
@@ -88,52 +107,38 @@ fs::path Outputs::add(const fs::path& target, const std::vector<fs::path>& input
         fmt::format("“{}” exists already; name another file or allow it to be replaced "
                     "(--replace).",
                     target.string()));
-  if (access(folder.c_str(), W_OK | X_OK) != 0)
-    throw Error(
-        fmt::format("The folder “{}” is read-only; choose one you may write to.", folder.string()));
-  sweep(folder);
   files_.push_back({target, temporaryFor(target)});
   return files_.back().temporary;
 }
 
-void Outputs::commit() {
-  struct Rename {
-    fs::path from, to, backup;
-  };
-  std::vector<Rename> renames;
+std::vector<FileMove> Outputs::moves() const {
+  std::vector<FileMove> all;
   for (const auto& f : files_) {
     if (!fs::exists(f.temporary)) continue;
     const auto mine = companionsOf(f.temporary), theirs = companionsOf(f.target);
-    for (size_t i = 0; i < mine.size(); ++i)
-      if (fs::exists(mine[i]) || fs::exists(theirs[i])) renames.push_back({mine[i], theirs[i], {}});
-    renames.push_back({f.temporary, f.target, {}});
+    for (size_t i = 0; i < mine.size(); ++i) {
+      if (fs::exists(mine[i]))
+        all.push_back({mine[i], theirs[i]});
+      else if (fs::exists(theirs[i]))
+        all.push_back({{}, theirs[i]});
+    }
+    all.push_back({f.temporary, f.target});
   }
-  for (const auto& r : renames)
-    if (fs::exists(r.from)) flushToDisk(r.from);
+  return all;
+}
 
-  size_t done = 0;
-  std::error_code ec;
-  for (auto& r : renames) {
-    if (fs::exists(r.to)) {
-      r.backup = temporaryFor(r.to);
-      fs::rename(r.to, r.backup, ec);
-    }
-    if (!ec && fs::exists(r.from)) fs::rename(r.from, r.to, ec);
-    if (ec) break;
-    ++done;
+void Outputs::commit() {
+  const auto all = moves();
+  for (const auto& m : all)
+    if (!m.from.empty()) flushToDisk(m.from);
+  if (all.size() == 1) {
+    std::error_code ec;
+    fs::rename(all[0].from, all[0].to, ec);
+    if (ec) throw notInPlace(all[0].to, ec);
+    flushToDisk(folderOf(all[0].to));
+  } else if (!all.empty()) {
+    commitTogether(all);
   }
-  std::error_code ignored;
-  if (ec) {
-    for (size_t i = 0; i <= done && i < renames.size(); ++i) {
-      if (i < done && fs::exists(renames[i].to)) fs::remove(renames[i].to, ignored);
-      if (!renames[i].backup.empty() && fs::exists(renames[i].backup))
-        fs::rename(renames[i].backup, renames[i].to, ignored);
-    }
-    throw Error(fmt::format("“{}” could not be put in place ({}); check the folder and try again.",
-                            renames[done].to.string(), ec.message()));
-  }
-  for (const auto& r : renames)
-    if (!r.backup.empty()) fs::remove(r.backup, ignored);
   committed_ = true;
 }
 

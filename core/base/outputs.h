@@ -2,6 +2,8 @@
 #include <filesystem>
 #include <vector>
 
+#include "base/commit_note.h"
+
 namespace zp {
 
 /// The files that one job makes: all of them appear, complete, at `commit`, or none does.
@@ -19,8 +21,10 @@ class Outputs {
   std::filesystem::path add(const std::filesystem::path& target,
                             const std::vector<std::filesystem::path>& inputs = {});
 
-  /// Renames everything into place (companions such as `.aux.xml` before their file). When one
-  /// rename fails, those already made are taken back.
+  /// Renames everything into place (companions such as `.aux.xml` before their file). One file
+  /// takes the old one's place in one rename. Of several, a note on the disk says what is to be
+  /// done, so that the next run into the folder ends in all-new, or, without a note, in all-old.
+  /// When one rename fails, those already made are taken back.
   void commit();
 
   std::vector<std::filesystem::path> targets() const;
@@ -29,6 +33,7 @@ class Outputs {
   struct File {
     std::filesystem::path target, temporary;
   };
+  std::vector<FileMove> moves() const;
   bool replace_;
   bool committed_ = false;
   std::vector<File> files_;

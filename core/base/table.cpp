@@ -1,6 +1,7 @@
 #include "base/table.h"
 
 #include <fmt/format.h>
+#include <fmt/ranges.h>
 
 #include <algorithm>
 
@@ -11,9 +12,16 @@ namespace zp {
 
 size_t Table::column(const std::string& name) const {
   const auto at = std::find(columns.begin(), columns.end(), name);
-  if (at == columns.end())
-    throw Error(fmt::format("There is no column “{}”; the columns are {}.{}", name, listed(columns),
+  if (at == columns.end()) {
+    constexpr size_t kShown = 10;
+    std::string all = listed(columns);
+    if (columns.size() > kShown)
+      all =
+          fmt::format("{} and {} more", fmt::join(columns.begin(), columns.begin() + kShown, ", "),
+                      columns.size() - kShown);
+    throw Error(fmt::format("There is no column “{}”; the columns are {}.{}", name, all,
                             didYouMean(name, columns)));
+  }
   return static_cast<size_t>(at - columns.begin());
 }
 

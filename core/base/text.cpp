@@ -16,6 +16,12 @@ std::string shortest(double value) {
   return fmt::format("{}", value);
 }
 
+std::string readable(double value) {
+  const auto narrow = static_cast<float>(value);
+  if (static_cast<double>(narrow) != value || value == 0) return shortest(value);
+  return fmt::format("{}", narrow);
+}
+
 namespace {
 template <class T>
 std::optional<T> parseWhole(std::string_view text) {

@@ -8,6 +8,9 @@ namespace zp {
 
 /// Shortest form that reads back as the same number; "" for NaN.
 std::string shortest(double value);
+/// For a person: with the digits of float32 where the value is one, "0.0191" and not
+/// "0.019099999219179153".
+std::string readable(double value);
 
 /// The whole text as a number, in the C locale; nothing for anything else.
 std::optional<double> parseNumber(std::string_view text);

@@ -1,13 +1,22 @@
 #pragma once
 #include <oneapi/tbb/parallel_pipeline.h>
+#include <oneapi/tbb/task_arena.h>
 
+#include <algorithm>
 #include <memory>
 #include <vector>
 
 #include "base/progress.h"
+#include "grid/block_size.h"
 #include "grid/grid.h"
 
 namespace zp {
+
+/// Blocks in work at once: one for every core, one being read and one being written.
+inline size_t blocksInWork() {
+  const auto cores = static_cast<size_t>(oneapi::tbb::this_task_arena::max_concurrency());
+  return std::min(cores + 2, kBytesInWork / kBlockBytes);
+}
 
 /// The way every raster computation runs: windows are read in order, computed on all cores and
 /// handed to `write` in order again, so the result does not depend on how many cores there are.
@@ -18,11 +27,10 @@ template <class Block, class Read, class Compute, class Write>
 void runBlocks(const std::vector<Window>& windows, const Progress& progress, Read read,
                Compute compute, Write write) {
   using Handle = std::shared_ptr<Block>;
-  constexpr size_t kInFlight = 4;
   size_t next = 0, done = 0;
   namespace tbb = oneapi::tbb;
   tbb::parallel_pipeline(
-      kInFlight,
+      blocksInWork(),
       tbb::make_filter<void, Handle>(tbb::filter_mode::serial_in_order,
                                      [&](tbb::flow_control& flow) -> Handle {
                                        if (next == windows.size()) {

@@ -2,6 +2,7 @@
 
 #include <cpl_conv.h>
 #include <cpl_error.h>
+#include <cpl_minixml.h>
 #include <cpl_vsi_virtual.h>
 #include <fmt/format.h>
 #include <gdal.h>
@@ -10,9 +11,13 @@
 #include <ogr_srs_api.h>
 #include <ogrsf_frmts.h>
 
+#include <filesystem>
+#include <memory>
 #include <mutex>
 
 #include "base/error.h"
+
+namespace fs = std::filesystem;
 
 namespace zp {
 
@@ -82,9 +87,50 @@ void startGdal() {
 
 void requireLocalPath(const std::string& path) {
   const size_t colon = path.find(':');
-  const bool scheme = colon != std::string::npos && colon > 1 && path.find('/') > colon;
+  // FILE.nc:VARIABLE is a file with one of its variables.
+  const bool variable =
+      colon != std::string::npos && colon > 3 && path.compare(colon - 3, 3, ".nc") == 0;
+  const bool scheme =
+      colon != std::string::npos && colon > 1 && path.find('/') > colon && !variable;
   if (scheme || path.rfind("/vsi", 0) == 0)
     throw Error(fmt::format("“{}” is not a local file; copy it to this machine first.", path));
+}
+
+namespace {
+
+constexpr int kDeepestVrt = 8;
+
+void requirePlainFile(const fs::path& file, int depth);
+
+void requirePlainSources(const CPLXMLNode* node, const fs::path& folder, int depth) {
+  for (; node != nullptr; node = node->psNext) {
+    if (node->eType == CXT_Element && std::string(node->pszValue) == "SourceFilename")
+      if (const char* source = CPLGetXMLValue(node, nullptr, nullptr))
+        requirePlainFile(folder / source, depth);
+    requirePlainSources(node->psChild, folder, depth);
+  }
+}
+
+void requirePlainFile(const fs::path& file, int depth) {
+  std::error_code ec;
+  for (const char* beside : {"", ".aux.xml", ".ovr", ".msk"}) {
+    const auto type = fs::status(file.string() + beside, ec).type();
+    if (type == fs::file_type::fifo || type == fs::file_type::socket ||
+        type == fs::file_type::character)
+      throw Error(fmt::format("“{}{}” is a pipe or a device and no file; save what it gives first.",
+                              file.string(), beside));
+  }
+  if (file.extension() != ".vrt" || depth > kDeepestVrt) return;
+  const std::unique_ptr<CPLXMLNode, void (*)(CPLXMLNode*)> tree(CPLParseXMLFile(file.c_str()),
+                                                                &CPLDestroyXMLNode);
+  requirePlainSources(tree.get(), file.parent_path(), depth + 1);
+}
+
+}  // namespace
+
+void requirePlainFile(const std::string& file) {
+  GdalMessages quietly;
+  requirePlainFile(fs::path(file), 0);
 }
 
 }  // namespace zp

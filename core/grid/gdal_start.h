@@ -10,6 +10,10 @@ void startGdal();
 /// Refuses names that are not plain local paths (URLs, /vsi prefixes, driver connection strings).
 void requireLocalPath(const std::string& path);
 
+/// Refuses what would be waited for without end: a pipe or a device, as the file, as one that is
+/// read beside it, or as one that a virtual raster leads to.
+void requirePlainFile(const std::string& file);
+
 /// Collects GDAL's messages of this thread while it lives, instead of printing them.
 class GdalMessages {
  public:

@@ -3,6 +3,7 @@
 #include <fmt/format.h>
 #include <gdal_priv.h>
 
+#include <algorithm>
 #include <cmath>
 #include <limits>
 
@@ -100,13 +101,13 @@ Dataset openRaster(const std::string& path) {
   std::error_code ec;
   if (!std::filesystem::exists(v.file, ec))
     throw Error(fmt::format("“{}” does not exist; check the name.", v.file));
+  requirePlainFile(v.file);
   const bool plain = (v.file + v.name).find('"') == std::string::npos;
-  const std::string name =
-      v.name.empty() ? path : fmt::format("NETCDF:\"{}\":{}", v.file, v.name);
+  const std::string name = v.name.empty() ? path : fmt::format("NETCDF:\"{}\":{}", v.file, v.name);
   Dataset dataset(nullptr, &closeDataset);
   if (plain)
-    dataset.reset(static_cast<GDALDataset*>(GDALOpenEx(
-        name.c_str(), GDAL_OF_RASTER | GDAL_OF_READONLY, nullptr, nullptr, nullptr)));
+    dataset.reset(static_cast<GDALDataset*>(
+        GDALOpenEx(name.c_str(), GDAL_OF_RASTER | GDAL_OF_READONLY, nullptr, nullptr, nullptr)));
   if (!dataset)
     throw Error(
         fmt::format("“{}” is not a raster that can be read; choose a GeoTIFF or another "
@@ -143,12 +144,18 @@ RasterFile::RasterFile(const std::filesystem::path& path)
     throw Error(fmt::format("“{}” has no bands; choose another file.", path.string()));
   grid_.width = dataset_->GetRasterXSize();
   grid_.height = dataset_->GetRasterYSize();
+  if (grid_.pixels() > kMostPixels)
+    throw Error(
+        fmt::format("“{}” says it has {} x {} pixels, more than can be worked on; cut out a "
+                    "part first.",
+                    path.string(), grid_.width, grid_.height));
   grid_.georeferenced = dataset_->GetGeoTransform(grid_.transform.data()) == CE_None;
   if (!grid_.georeferenced) grid_.transform = {0, 1, 0, 0, 0, -1};
   const char* wkt = dataset_->GetProjectionRef();
   if (grid_.georeferenced && wkt != nullptr) grid_.crs = wkt;
   for (int b = 1; b <= dataset_->GetRasterCount(); ++b)
     facts_.push_back(factsOf(*dataset_->GetRasterBand(b), b, path.string()));
+  findAlpha();
   if (const std::string variable = variableOf(path.string()).name; !variable.empty())
     for (auto& f : facts_)
       f.name = bands() == 1 ? variable : variable + f.name.substr(f.name.rfind(' '));
@@ -157,6 +164,17 @@ RasterFile::RasterFile(const std::filesystem::path& path)
   float last = 0;
   const Window corner{grid_.width - 1, grid_.height - 1, 1, 1};
   rawRead(bands(), corner, &last, 1, 1, GDT_Float32);
+}
+
+/// The library takes alpha for a mask only in files of two and of four bands.
+void RasterFile::findAlpha() {
+  for (int b = 1; b <= bands() && alpha_ == 0; ++b)
+    if (facts(b).alpha) alpha_ = b;
+  if (alpha_ == 0) return;
+  for (auto& f : facts_) {
+    if (f.masked) alpha_ = 0;
+    f.masked = f.masked || !f.alpha;
+  }
 }
 
 RasterFile::~RasterFile() = default;
@@ -199,10 +217,12 @@ void RasterFile::rawRead(int band, Window w, void* out, int ow, int oh, int gdal
 template <class T>
 void RasterFile::setMasked(int band, Window w, int ow, int oh, T empty, T* out) const {
   if (!facts(band).masked) return;
-  std::vector<uint8_t> mask(static_cast<size_t>(ow) * static_cast<size_t>(oh));
+  std::vector<float> mask(static_cast<size_t>(ow) * static_cast<size_t>(oh));
   GdalMessages messages;
-  const CPLErr result = dataset_->GetRasterBand(band)->GetMaskBand()->RasterIO(
-      GF_Read, w.x, w.y, w.width, w.height, mask.data(), ow, oh, GDT_Byte, 0, 0, nullptr);
+  auto* from =
+      alpha_ > 0 ? dataset_->GetRasterBand(alpha_) : dataset_->GetRasterBand(band)->GetMaskBand();
+  const CPLErr result = from->RasterIO(GF_Read, w.x, w.y, w.width, w.height, mask.data(), ow, oh,
+                                       GDT_Float32, 0, 0, nullptr);
   if (result != CE_None)
     throw Error(
         fmt::format("The mask of “{}” is damaged near row {}; copy it again from its source.",
@@ -215,9 +235,56 @@ void RasterFile::read(int band, Window w, float* out, int ow, int oh) const {
   read(band, w, conversion(band), out, ow, oh);
 }
 
+bool RasterFile::lookFrom(const std::filesystem::path& reduced) {
+  std::error_code ec;
+  const auto written = std::filesystem::last_write_time(reduced, ec);
+  if (ec || written < std::filesystem::last_write_time(path_, ec) || ec) return false;
+  try {
+    auto copy = std::make_shared<RasterFile>(reduced);
+    const double across = static_cast<double>(grid_.width) / copy->grid_.width,
+                 down = static_cast<double>(grid_.height) / copy->grid_.height;
+    if (copy->bands() != bands() || std::abs(across - 4) > 0.1 || std::abs(down - 4) > 0.1)
+      return false;
+    reduced_ = std::move(copy);
+  } catch (const Error&) {
+    return false;
+  }
+  return true;
+}
+
+void RasterFile::readSampled(int band, Window w, const Conversion& c, float* out, int ow,
+                             int oh) const {
+  constexpr size_t kDecoded = 12'000'000;
+  const int rowsOfBlocks = std::max(1, (w.height + blockHeight_ - 1) / blockHeight_);
+  const size_t each = static_cast<size_t>(w.width) * static_cast<size_t>(blockHeight_);
+  const int most = static_cast<int>(std::max<size_t>(1, kDecoded / std::max<size_t>(1, each)));
+  const int step = (rowsOfBlocks + most - 1) / most;
+  if (step <= 1 || reduced_ || hasOverviews()) return read(band, w, c, out, ow, oh);
+  const int group = step * blockHeight_;
+  for (int r = 0; r < oh; ++r) {
+    const int y = static_cast<int>((r + 0.5) * w.height / oh);
+    // The rows of one block, spread over those of its group.
+    const int first = y / group * group, within = (y - first) / step;
+    const int row = std::min(w.height - 1, first + within);
+    read(band, {w.x, w.y + row, w.width, 1}, c,
+         out + static_cast<size_t>(r) * static_cast<size_t>(ow), ow, 1);
+  }
+}
+
 void RasterFile::read(int band, Window w, const Conversion& c, float* out, int ow, int oh) const {
   constexpr float kNan = std::numeric_limits<float>::quiet_NaN();
   if (ow <= 0) ow = w.width, oh = w.height;
+  if (reduced_ && ow * 4 <= w.width && oh * 4 <= w.height) {
+    const auto part = [](int v, int n, int most) {
+      return std::clamp(v / 4, 0, std::max(0, most - n));
+    };
+    const Grid& g = reduced_->grid_;
+    const int width = std::clamp((w.width + 3) / 4, 1, g.width),
+              height = std::clamp((w.height + 3) / 4, 1, g.height);
+    return reduced_->read(band,
+                          {part(w.x, width, g.width), part(w.y, height, g.height), width, height},
+                          c, out, ow, oh);
+  }
   const size_t n = static_cast<size_t>(ow) * static_cast<size_t>(oh);
   const NumberType type = facts(band).type;
   const bool plain = c.scale == 1 && c.offset == 0;
@@ -241,8 +308,7 @@ void RasterFile::read(int band, Window w, const Conversion& c, float* out, int o
   setMasked(band, w, ow, oh, kNan, out);
 }
 
-void RasterFile::readWide(int band, Window w, double* out) const {
-  const Conversion c = conversion(band);
+void RasterFile::readWide(int band, Window w, const Conversion& c, double* out) const {
   rawRead(band, w, out, w.width, w.height, GDT_Float64);
   for (size_t i = 0; i < w.pixels(); ++i) {
     const double v = c.nodata && out[i] == *c.nodata ? NAN : out[i] * c.scale + c.offset;

@@ -32,6 +32,9 @@ struct BandFacts {
 /// FILE.nc:VARIABLE. Error: not readable.
 std::vector<std::filesystem::path> rastersIn(const std::filesystem::path& file);
 
+/// A square of 316 000 pixels a side; what says it is larger is damaged or made to harm.
+inline constexpr size_t kMostPixels = 100'000'000'000;
+
 /// A raster opened for reading. A variable of a netCDF file is named FILE.nc:VARIABLE. Values come
 /// as float32 with NaN for no data (its value, or where a mask or alpha band is 0); integers up to
 /// 16 bit are exact. Not to be shared between threads; open one a thread.
@@ -53,6 +56,11 @@ class RasterFile {
   int blockHeight() const { return blockHeight_; }
   bool hasOverviews() const;
 
+  /// From now on, reads at a quarter of the size or less come from a reduced copy of this raster
+  /// (reduced_copy.h). False when it is none, or older than the raster.
+  bool lookFrom(const std::filesystem::path& reduced);
+  bool hasReducedCopy() const { return reduced_ != nullptr; }
+
   /// How stored numbers become values; by default what the file says.
   struct Conversion {
     std::optional<double> nodata;
@@ -65,13 +73,18 @@ class RasterFile {
   void read(int band, Window window, float* out, int outWidth = 0, int outHeight = 0) const;
   void read(int band, Window window, const Conversion& conversion, float* out, int outWidth = 0,
             int outHeight = 0) const;
+  /// A look at a large window without reading all of it: only some rows of blocks are read, and
+  /// stand for those beside them. As `read` where that is little anyway.
+  void readSampled(int band, Window window, const Conversion& conversion, float* out, int outWidth,
+                   int outHeight) const;
   /// The same in double precision and full size, for number types that float32 cannot hold.
-  void readWide(int band, Window window, double* out) const;
+  void readWide(int band, Window window, const Conversion& conversion, double* out) const;
   /// Class codes of a window; no data as 0, codes above 65535 or below 0 as 0 too.
   void readCodes(int band, Window window, uint16_t* out, int outWidth = 0, int outHeight = 0) const;
 
  private:
   void rawRead(int band, Window w, void* out, int ow, int oh, int gdalType) const;
+  void findAlpha();
   template <class T>
   void setMasked(int band, Window w, int ow, int oh, T empty, T* out) const;
 
@@ -80,6 +93,8 @@ class RasterFile {
   Grid grid_;
   std::vector<BandFacts> facts_;
   int blockWidth_ = 0, blockHeight_ = 0;
+  std::shared_ptr<RasterFile> reduced_;
+  int alpha_ = 0;  // the band that masks the others, where the library does not see it; 0 for none
 };
 
 }  // namespace zp

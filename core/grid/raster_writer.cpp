@@ -106,8 +106,13 @@ void RasterWriter::rawWrite(int band, Window w, void* data, int type) {
 
 void RasterWriter::write(int band, Window w, std::vector<float>& values) {
   const auto nodata = static_cast<float>(spec_.nodata.value_or(kNoDataOut));
-  for (float& v : values)
-    if (std::isnan(v)) v = nodata;
+  const bool real = spec_.type == NumberType::Float32 || spec_.type == NumberType::Float64;
+  for (float& v : values) {
+    if (std::isnan(v))
+      v = nodata;
+    else if (real && v == nodata)
+      v = std::nextafter(v, 0.0f);
+  }
   rawWrite(band, w, values.data(), GDT_Float32);
 }
 

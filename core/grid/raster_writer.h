@@ -31,7 +31,8 @@ class RasterWriter {
   RasterWriter(const RasterWriter&) = delete;
   RasterWriter& operator=(const RasterWriter&) = delete;
 
-  /// NaN is written as the no-data value.
+  /// NaN is written as the no-data value, and a real number that equals it as its neighbour, so
+  /// that it is read back as a value.
   void write(int band, Window window, std::vector<float>& values);
   void writeCodes(int band, Window window, const std::vector<uint16_t>& codes);
   void finish();

@@ -142,9 +142,10 @@ Window PixelNet::window(int margin) const {
 }
 
 double PixelNet::reduction() const {
-  const Place a = at(0, 0), b = at(width_ - 1, 0), c = at(0, height_ - 1);
-  const double across = std::hypot(b.x - a.x, b.y - a.y) / std::max(1, width_ - 1),
-               down = std::hypot(c.x - a.x, c.y - a.y) / std::max(1, height_ - 1);
+  // Between the first places of the net, which are there for a single pixel too.
+  const Place &a = net_[0], &b = net_[1], &c = net_[static_cast<size_t>(columns_)];
+  const double across = std::hypot(b.x - a.x, b.y - a.y) / step_,
+               down = std::hypot(c.x - a.x, c.y - a.y) / step_;
   return std::isfinite(across + down) ? std::max({1.0, across, down}) : 1.0;
 }
 

@@ -22,6 +22,7 @@ std::vector<Scene> layersOf(const std::vector<std::filesystem::path>& maps) {
   std::vector<Scene> layers;
   for (const auto& m : maps) {
     const RasterFile file(m);
+    classBand(file);
     std::vector<uint16_t> corner(1);
     file.readCodes(1, {0, 0, 1, 1}, corner.data());  // says so when it is no class map
     layers.push_back(layerScene(m, m.stem().string(), ValueState::ClassCodes));
@@ -107,33 +108,44 @@ LegendClass classOf(int code, const std::string& name, Colour colour) {
   return c;
 }
 
-/// The legend of the map of change, and the code of every pair in it.
-Legend changeLegend(const ClassChange& change, int code, std::map<Pair, uint16_t>& codes) {
+/// Darker and greyer, so that one sees where one is and what stands out is the change.
+Colour dimmed(Colour c) {
+  const int grey = (c.r * 3 + c.g * 6 + c.b) / 10;
+  const auto mix = [&](int v) { return static_cast<uint8_t>((v + grey * 2) / 3 * 45 / 100 + 22); };
+  return {mix(c.r), mix(c.g), mix(c.b)};
+}
+
+/// The legend of the map of change, and the code of every pair in it. Where something changed, the
+/// colour is that of the class it led to; where nothing did, the class's own, dimmed.
+Legend changeLegend(const ClassChange& change, const Legend& classes, int code,
+                    std::map<Pair, uint16_t>& codes) {
   Legend legend;
+  const auto colour = [&](int of) {
+    const auto* c = classes.find(of);
+    return c != nullptr ? c->colour : suggestedColour(static_cast<size_t>(of - 1));
+  };
   if (code != 0) {
     legend.add(classOf(1, "lost", {213, 94, 0}));
-    legend.add(classOf(2, "gained", {0, 114, 178}));
-    legend.add(classOf(3, "kept", {140, 140, 140}));
-    legend.add(classOf(4, "neither", {60, 60, 60}));
+    legend.add(classOf(2, "gained", colour(code)));
+    legend.add(classOf(3, "kept", dimmed(colour(code))));
+    legend.add(classOf(4, "neither", {44, 44, 44}));
     for (const auto& c : change.cells)
       codes[{c.from, c.to}] = c.from == code ? (c.to == code ? 3 : 1) : (c.to == code ? 2 : 4);
     return legend;
   }
-  legend.add(classOf(1, "the same", {60, 60, 60}));
   const auto name = [&](int of) {
     const auto at = std::find(change.codes.begin(), change.codes.end(), of);
     return change.names[static_cast<size_t>(at - change.codes.begin())];
   };
-  for (const auto& c : change.cells) {
-    if (c.from == c.to) {
-      codes[{c.from, c.to}] = 1;
-      continue;
+  // First what changed: it is what one looks for in the key.
+  for (const bool same : {false, true})
+    for (const auto& c : change.cells) {
+      if ((c.from == c.to) != same) continue;
+      const int next = legend.firstFreeCode();
+      legend.add(same ? classOf(next, name(c.to) + ", as before", dimmed(colour(c.to)))
+                      : classOf(next, name(c.from) + " → " + name(c.to), colour(c.to)));
+      codes[{c.from, c.to}] = static_cast<uint16_t>(next);
     }
-    const int next = legend.firstFreeCode();
-    legend.add(classOf(next, name(c.from) + " → " + name(c.to),
-                       suggestedColour(static_cast<size_t>(next - 2))));
-    codes[{c.from, c.to}] = static_cast<uint16_t>(next);
-  }
   return legend;
 }
 
@@ -176,11 +188,13 @@ ClassChange classChange(const std::filesystem::path& earlier, const std::filesys
   const BandReader reader(layers[0].grid, firstBands(layers));
   const auto change = summed(countPairs(reader, progress.part(0, temporary.empty() ? 1 : 0.5)),
                              reader.grid(), bothLegends({earlier, later}));
+  if (change.pixels == 0)
+    throw Error("No pixel has a class in both maps; choose maps of one place.");
   if (code != 0 && std::find(change.codes.begin(), change.codes.end(), code) == change.codes.end())
     throw Error(fmt::format("Neither map has a class {}; choose one that they have.", code));
   if (temporary.empty()) return change;
   std::map<Pair, uint16_t> codes;
-  const Legend legend = changeLegend(change, code, codes);
+  const Legend legend = changeLegend(change, bothLegends({earlier, later}), code, codes);
   writeMap(reader, classMapSpec(reader.grid(), legend, "change"), temporary, progress.part(0.5, 1),
            [&](const BandBlock& in, size_t p) {
              const auto at = codes.find({codeOf(in.band(0)[p]), codeOf(in.band(1)[p])});

@@ -153,6 +153,8 @@ Statistics computeIndex(const Scope& scope, const Formula& formula, const std::s
         writer.write(1, b.window, b.values[0]);
       });
   writer.finish();
+  if (total.valid == 0 && scope.scenes.size() > 1)
+    throw Error("The scenes have no valid pixel in common; choose ones of one place.");
   return total;
 }
 

@@ -1,8 +1,11 @@
 #include "index/histogram.h"
 
 #include <algorithm>
+#include <bit>
 #include <cmath>
+#include <cstdint>
 #include <limits>
+#include <numeric>
 
 #include "grid/block_pipeline.h"
 #include "grid/raster_file.h"
@@ -15,11 +18,55 @@ void count(Histogram& h, const float* values, size_t n) {
   const double scale = static_cast<double>(h.bins.size()) / (h.high - h.low);
   for (size_t i = 0; i < n; ++i) {
     const double v = values[i];
-    if (!(v >= h.low && v <= h.high)) continue;
+    if (!(v >= h.low && v <= h.high)) {
+      h.below += v < h.low ? 1 : 0;
+      h.above += v > h.high ? 1 : 0;
+      continue;
+    }
     const auto bin = static_cast<size_t>((v - h.low) * scale);
     ++h.bins[std::min(bin, h.bins.size() - 1)];
   }
 }
+
+constexpr double kOuter = 0.001, kWorth = 0.8;
+
+/// The range without the outer 0.1 % at each end, where that shows the rest clearly larger.
+void trim(double& low, double& high, double innerLow, double innerHigh) {
+  if (innerHigh > innerLow && innerHigh - innerLow < kWorth * (high - low))
+    low = std::max(low, innerLow), high = std::min(high, innerHigh);
+}
+
+/// Counts of values by the upper half of their digits, in rising order: a range is found from them
+/// to a hundredth of a value, in one reading.
+class CoarseCounts {
+ public:
+  void add(const float* values, size_t n) {
+    for (size_t i = 0; i < n; ++i)
+      if (!std::isnan(values[i])) ++counts_[keyOf(values[i])];
+  }
+  void merge(const CoarseCounts& other) {
+    for (size_t i = 0; i < counts_.size(); ++i) counts_[i] += other.counts_[i];
+  }
+  /// The lower edge of the bin where a share of all has been passed, or its upper one.
+  double at(double share, bool upper) const {
+    const size_t all = std::accumulate(counts_.begin(), counts_.end(), size_t{0});
+    const auto rank = static_cast<size_t>(share * static_cast<double>(all));
+    size_t passed = 0;
+    uint32_t key = 0;
+    while (key + 1 < counts_.size() && passed + counts_[key] <= rank) passed += counts_[key++];
+    return static_cast<double>(valueOf(key << 16 | (upper ? 0xffffu : 0)));
+  }
+
+ private:
+  static uint32_t keyOf(float v) {
+    const auto bits = std::bit_cast<uint32_t>(v);
+    return ((bits & 0x80000000u) != 0 ? ~bits : bits | 0x80000000u) >> 16;
+  }
+  static float valueOf(uint32_t key) {
+    return std::bit_cast<float>((key & 0x80000000u) != 0 ? key & 0x7fffffffu : ~key);
+  }
+  std::vector<size_t> counts_ = std::vector<size_t>(1u << 16);
+};
 
 void setRange(Histogram& h, double low, double high, size_t bins) {
   h.bins.assign(bins, 0);
@@ -51,7 +98,12 @@ std::vector<size_t> peaksOf(const std::vector<double>& v) {
 Histogram histogramOf(const std::vector<float>& values, size_t bins, double low, double high) {
   Histogram h;
   h.statistics.add(values.data(), values.size());
-  if (low >= high) low = h.statistics.min, high = h.statistics.max;
+  if (low >= high) {
+    low = h.statistics.min, high = h.statistics.max;
+    CoarseCounts coarse;
+    coarse.add(values.data(), values.size());
+    trim(low, high, coarse.at(kOuter, false), coarse.at(1 - kOuter, true));
+  }
   setRange(h, low, high, bins);
   count(h, values.data(), values.size());
   return h;
@@ -76,6 +128,7 @@ Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins
     Window window;
     std::vector<float> values;
     Histogram part;
+    CoarseCounts coarse;
   };
   const auto read = [&](Window w) {
     auto b = std::make_shared<Block>();
@@ -89,11 +142,20 @@ Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins
     return b;
   };
   Histogram h;
+  CoarseCounts coarse;
   runBlocks<Block>(
       windows, progress.part(0, 0.5), read,
-      [](Block& b) { b.part.statistics.add(b.values.data(), b.values.size()); },
-      [&](Block& b) { h.statistics.merge(b.part.statistics); });
-  setRange(h, h.statistics.min, h.statistics.max, bins);
+      [](Block& b) {
+        b.part.statistics.add(b.values.data(), b.values.size());
+        b.coarse.add(b.values.data(), b.values.size());
+      },
+      [&](Block& b) {
+        h.statistics.merge(b.part.statistics);
+        coarse.merge(b.coarse);
+      });
+  double low = h.statistics.min, high = h.statistics.max;
+  trim(low, high, coarse.at(kOuter, false), coarse.at(1 - kOuter, true));
+  setRange(h, low, high, bins);
   runBlocks<Block>(
       windows, progress.part(0.5, 1), read,
       [&](Block& b) {
@@ -102,6 +164,7 @@ Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins
       },
       [&](Block& b) {
         for (size_t i = 0; i < bins; ++i) h.bins[i] += b.part.bins[i];
+        h.below += b.part.below, h.above += b.part.above;
       });
   return h;
 }

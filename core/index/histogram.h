@@ -10,15 +10,18 @@
 namespace zp {
 
 /// Counts of valid values in equal bins from `low` to `high`; the highest value belongs to the last
-/// bin. Values outside are left out of the bins but counted in `statistics`.
+/// bin. Values outside are left out of the bins but counted in `statistics`, and in `below` or
+/// `above`.
 struct Histogram {
   double low = 0, high = 1;
   std::vector<size_t> bins;
+  size_t below = 0, above = 0;
   Statistics statistics;
   double binWidth() const { return (high - low) / static_cast<double>(bins.size()); }
 };
 
-/// Of one band of a raster, over its own range.
+/// Of one band of a raster, over the range where its pixels are: its own, or, where a few far ones
+/// would press all the rest into a part of it, that without the outer 0.1 % at each end.
 Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins,
                       const Progress& progress = Progress());
 
@@ -28,7 +31,7 @@ Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins
                       const Layer* inside, const Window& window,
                       const Progress& progress = Progress());
 
-/// Of values in memory; NaN is left out. Range found when low ≥ high.
+/// Of values in memory; NaN is left out. Range found in the same way when low ≥ high.
 Histogram histogramOf(const std::vector<float>& values, size_t bins, double low = 0,
                       double high = 0);
 

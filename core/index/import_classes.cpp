@@ -73,6 +73,7 @@ void importClasses(const std::filesystem::path& raster, const CodeMatch& match,
     ours[static_cast<size_t>(*number)] = static_cast<uint16_t>(code);
   }
   const RasterFile file(raster);
+  classBand(file);
   RasterWriter writer(temporary, classMapSpec(file.grid(), legend, "classes"));
   const auto windows =
       planWindows(file.grid(), file.blockWidth(), file.blockHeight(), size_t{4} << 20);

@@ -3,6 +3,7 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <regex>
 #include <sstream>
 
 #include "base/data_folder.h"
@@ -82,6 +83,20 @@ std::vector<IndexEntry> indexEntriesFrom(const Json& json, const std::string& na
   return read;
 }
 
+std::pair<std::string, std::string> endNames(const IndexEntry& e) {
+  static const std::regex high("^(?:High|Above [0-9.]+) is ([^,.]+)[,.].*"),
+      low("^Low is ([^,.]+)[,.].*");
+  const auto capital = [](std::string text) {
+    if (!text.empty() && text[0] >= 'a' && text[0] <= 'z')
+      text[0] = static_cast<char>(text[0] - 32);
+    return text;
+  };
+  std::smatch found;
+  if (std::regex_match(e.reading, found, high)) return {"The rest", capital(found[1])};
+  if (std::regex_match(e.reading, found, low)) return {capital(found[1]), "The rest"};
+  return {"Low", "High"};
+}
+
 std::string titleInLists(const IndexEntry& e) {
   return e.abbreviation.empty() ? e.title : fmt::format("{} ({})", e.title, e.abbreviation);
 }
@@ -112,13 +127,14 @@ void dropIndex(const std::string& id) {
 }
 
 const IndexEntry& indexEntry(const std::string& id) {
-  std::vector<std::string> ids;
+  std::vector<std::string> names;
   for (const auto& e : indexBook()) {
     if (e.id == id || (!id.empty() && lowered(e.abbreviation) == lowered(id))) return e;
-    ids.push_back(e.id);
+    names.push_back(e.id);
+    if (!e.abbreviation.empty()) names.push_back(e.abbreviation);
   }
   throw Error(fmt::format("There is no index “{}” in the book of {}; look through its list.{}", id,
-                          ids.size(), didYouMean(id, ids)));
+                          indexBook().size(), didYouMean(id, names)));
 }
 
 std::vector<const IndexEntry*> searchIndexBook(const std::string& text) {

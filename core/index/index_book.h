@@ -20,6 +20,10 @@ struct IndexEntry {
 /// Reads entries. Error: not the format, or which entry is wrong and how.
 std::vector<IndexEntry> indexEntriesFrom(const Json& json, const std::string& name);
 
+/// What the low and the high values of an index are, from its reading: "High is open water." →
+/// {"The rest", "Open water"}. {"Low", "High"} where the reading names neither end.
+std::pair<std::string, std::string> endNames(const IndexEntry& entry);
+
 /// "Moisture (NDMI)".
 std::string titleInLists(const IndexEntry& entry);
 

@@ -4,9 +4,12 @@
 
 #include <algorithm>
 #include <cctype>
+#include <cmath>
+#include <limits>
 #include <set>
 
 #include "base/error.h"
+#include "base/random.h"
 #include "base/text.h"
 
 namespace zp {
@@ -89,14 +92,46 @@ std::string scopeName(const std::string& text, const std::vector<std::string>& t
   return fresh;
 }
 
-std::vector<std::string> warningsFor(const Scope& scope, const std::vector<std::string>& names) {
+bool supposesScale(const Formula& formula) {
+  // Values at places with several covers, at three scales. Of a homogeneous formula, each step of
+  // the scale multiplies all of them by one number.
+  constexpr size_t kPlaces = 16;
+  const auto at = [&](float scale) {
+    std::vector<std::vector<float>> bands;
+    std::vector<const float*> planes;
+    for (size_t b = 0; b < formula.variables.size(); ++b) {
+      bands.emplace_back(kPlaces);
+      for (size_t p = 0; p < kPlaces; ++p)
+        bands[b][p] = scale * (0.03f + 0.57f * static_cast<float>(unit(mix(b, p))));
+    }
+    for (const auto& b : bands) planes.push_back(b.data());
+    std::vector<float> values(kPlaces);
+    evaluateFormula(formula, planes, 1, kPlaces, values.data());
+    return values;
+  };
+  const auto low = at(1), middle = at(64), high = at(4096);
+  double factor = std::numeric_limits<double>::quiet_NaN();
+  const auto steady = [&](double from, double to) {
+    if (std::isnan(from) || std::isnan(to) || (from == 0 && to == 0)) return true;
+    if (std::isnan(factor)) factor = to / from;
+    return std::abs(to - factor * from) <= 1e-3 * std::abs(to) + 1e-6;
+  };
+  for (size_t p = 0; p < kPlaces; ++p)
+    if (!steady(low[p], middle[p]) || !steady(middle[p], high[p])) return true;
+  return false;
+}
+
+std::vector<std::string> warningsFor(const Scope& scope, const Formula& formula) {
   std::vector<std::string> warnings;
-  std::set<std::string> states, unscaled, elsewhere;
-  for (const auto& name : names) {
+  std::set<std::string> states, unscaled, unknown, elsewhere;
+  const bool scaled = supposesScale(formula);
+  for (const auto& name : formula.variables) {
     const BandSource from = scope.source(name);
     const Scene& s = *from.scene;
     if (isMeasured(s.state)) states.insert(titleOf(s.state));
     if (isReflectance(s.state) && unscaledIntegers(s.bands[from.band])) unscaled.insert(s.name);
+    if (s.state == ValueState::Unknown && scaled && unscaledIntegers(s.bands[from.band]))
+      unknown.insert(s.name);
     if (!RasterFile(s.bands[from.band].file).grid().moved(s.shift).sameAs(scope.grid))
       elsewhere.insert(s.bands[from.band].role.empty() ? s.name
                                                        : s.name + " " + s.bands[from.band].role);
@@ -109,6 +144,11 @@ std::vector<std::string> warningsFor(const Scope& scope, const std::vector<std::
         "{} is called reflectance but holds whole numbers without scale and offset: set them under "
         "Scenes, or indices with constants come out wrong.",
         listed({unscaled.begin(), unscaled.end()})));
+  if (!unknown.empty())
+    warnings.push_back(fmt::format(
+        "{} holds whole numbers of unknown state, but the constants of this formula suppose "
+        "reflectance from 0 to 1: say what the numbers are, with their scale and offset.",
+        listed({unknown.begin(), unknown.end()})));
   if (!elsewhere.empty())
     warnings.push_back(
         fmt::format("Brought onto this grid while computing: {}. Nothing is rewritten.",

@@ -38,9 +38,14 @@ struct Scope {
 /// A name for a formula made from any text: "Finch 18 Jul" → "finch_18_jul", apart from `taken`.
 std::string scopeName(const std::string& text, const std::vector<std::string>& taken);
 
-/// What should be known before the numbers are trusted, one sentence each: scenes in different
-/// states of values, whole numbers used without scale and offset, layers brought over from another
-/// grid. Empty when there is nothing.
-std::vector<std::string> warningsFor(const Scope& scope, const std::vector<std::string>& names);
+/// What should be known before the numbers of a formula are trusted, one sentence each: scenes in
+/// different states of values, whole numbers used without scale and offset, or of unknown state in
+/// a formula whose constants suppose reflectance, layers brought over from another grid. Empty when
+/// there is nothing.
+std::vector<std::string> warningsFor(const Scope& scope, const Formula& formula);
+
+/// Whether a formula has constants that only suit one scale of its bands, as of the soil-adjusted
+/// index: bands multiplied by a number then give more than its power of the value.
+bool supposesScale(const Formula& formula);
 
 }  // namespace zp

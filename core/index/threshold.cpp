@@ -64,7 +64,7 @@ void thresholdToClasses(const std::filesystem::path& raster, int band,
         b->window = w;
         if (wide) {
           b->wide.resize(w.pixels());
-          file.readWide(band, w, b->wide.data());
+          file.readWide(band, w, file.conversion(band), b->wide.data());
         } else {
           b->values.resize(w.pixels());
           file.read(band, w, b->values.data());

@@ -2,9 +2,11 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
 #include <limits>
 #include <map>
 
+#include "base/error.h"
 #include "base/text.h"
 #include "grid/block_pipeline.h"
 #include "grid/pixel_area.h"
@@ -54,6 +56,18 @@ Legend legendOf(const RasterFile& map, int band) {
   return legend;
 }
 
+int classBand(const RasterFile& map, int named) {
+  if (named > map.bands())
+    throw Error(
+        fmt::format("“{}” has no band {}; it has {}.", map.path().string(), named, map.bands()));
+  if (named == 0 && map.bands() > 1)
+    throw Error(
+        fmt::format("“{}” has {} bands and so is no class map; name the band that holds the "
+                    "classes, such as {}:1.",
+                    map.path().string(), map.bands(), map.path().string()));
+  return std::max(1, named);
+}
+
 namespace {
 struct CodeBlock {
   Window window;
@@ -63,8 +77,9 @@ struct CodeBlock {
 }  // namespace
 
 std::vector<ClassArea> classAreas(const std::filesystem::path& path, const Legend& legend,
-                                  const Progress& progress) {
+                                  const Progress& progress, int named) {
   const RasterFile file(path);
+  const int band = classBand(file, named);
   const auto rowAreas = pixelAreas(file.grid());
   std::map<int, ClassArea> areas;
   const auto slot = [&](int code, const std::string& name) -> ClassArea& {
@@ -74,7 +89,7 @@ std::vector<ClassArea> classAreas(const std::filesystem::path& path, const Legen
     return a;
   };
   for (const auto& c : legend.classes) slot(c.code, c.name);
-  for (const auto& c : legendOf(file).classes) slot(c.code, c.name);
+  for (const auto& c : legendOf(file, band).classes) slot(c.code, c.name);
 
   const auto windows =
       planWindows(file.grid(), file.blockWidth(), file.blockHeight(), size_t{4} << 20);
@@ -84,7 +99,7 @@ std::vector<ClassArea> classAreas(const std::filesystem::path& path, const Legen
         auto b = std::make_shared<CodeBlock>();
         b->window = w;
         b->codes.resize(w.pixels());
-        file.readCodes(1, w, b->codes.data());
+        file.readCodes(band, w, b->codes.data());
         return b;
       },
       [&](CodeBlock& b) {

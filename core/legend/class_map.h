@@ -15,6 +15,10 @@ RasterSpec classMapSpec(const Grid& grid, const Legend& legend, const std::strin
 /// The classes a class map carries; empty when it carries none.
 Legend legendOf(const RasterFile& map, int band = 1);
 
+/// The band of a file that holds the classes: the one named (from 1), or its only one. Error when
+/// it has several and none is named (0), or not so many.
+int classBand(const RasterFile& map, int named = 0);
+
 struct ClassArea {
   int code = 0;
   std::string name;
@@ -23,9 +27,9 @@ struct ClassArea {
 };
 
 /// Pixels and area per class, by ascending code: every class of the map's legend and of `legend`,
-/// and every code that occurs.
+/// and every code that occurs. `band`: see classBand.
 std::vector<ClassArea> classAreas(const std::filesystem::path& map, const Legend& legend = {},
-                                  const Progress& progress = Progress());
+                                  const Progress& progress = Progress(), int band = 0);
 
 Json toJson(const std::vector<ClassArea>& areas);
 

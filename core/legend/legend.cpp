@@ -94,8 +94,17 @@ Legend legendFrom(const Json& json) {
     const Json& one = json["classes"][i];
     try {
       LegendClass c;
-      c.code = one.at("code").get<int>();
+      if (!one.at("code").is_number_integer())
+        throw Error(fmt::format("{} is not a class code; codes are whole numbers from 1 to 65535.",
+                                one["code"].dump()));
+      const auto code = one["code"].get<long long>();
+      if (code < 1 || code > 65535)
+        throw Error(
+            fmt::format("{} is not a class code; codes are whole numbers from 1 to 65535.", code));
+      c.code = static_cast<int>(code);
       c.name = one.at("name").get<std::string>();
+      if (trimmed(c.name).empty())
+        throw Error(fmt::format("Class {} of the legend has no name; give it one.", code));
       c.colour = one.contains("colour") ? colourFrom(one["colour"].get<std::string>())
                                         : suggestedColour(i);
       c.description = one.value("description", "");

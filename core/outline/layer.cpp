@@ -31,6 +31,7 @@ Dataset openVector(const fs::path& file) {
   std::error_code ec;
   if (!fs::exists(file, ec))
     throw Error(fmt::format("“{}” does not exist; check the name.", file.string()));
+  requirePlainFile(file.string());
   const char* options[] = {"EMPTY_STRING_AS_NULL=NO", "AUTODETECT_TYPE=NO", nullptr};
   const bool csv = lowered(file.extension().string()) == ".csv";
   GdalMessages messages;

@@ -4,22 +4,48 @@
 
 #include <algorithm>
 #include <cmath>
+#include <functional>
+#include <memory>
 #include <queue>
+#include <tuple>
 #include <unordered_map>
 
 #include "base/error.h"
 #include "base/random.h"
-#include "grid/block_pipeline.h"
+#include "grid/crs.h"
+#include "grid/pixel_area.h"
 #include "legend/class_map.h"
-#include "outline/scanline.h"
+#include "outline/point_inside.h"
+#include "scene/band_reader.h"
 
 namespace zp {
 namespace {
 
+/// A pixel that may be taken. Where all pixels are equally likely, `wait` is 0 and the key decides;
+/// else it is exponential with the pixel's area as its rate.
 struct Candidate {
+  double wait;
   uint64_t key;
   size_t pixel;
-  bool operator<(const Candidate& o) const { return key != o.key ? key < o.key : pixel < o.pixel; }
+  bool operator<(const Candidate& o) const {
+    return std::tie(wait, key, pixel) < std::tie(o.wait, o.key, o.pixel);
+  }
+};
+
+/// What points are placed over: the code of every pixel, 0 where there is none.
+struct Ground {
+  Grid grid;
+  std::vector<Window> windows;
+  std::function<void(Window, std::vector<uint16_t>&)> read;
+  std::vector<double> areas;  // of a row's pixels, where they differ
+};
+
+/// The polygons that places must lie in.
+struct Bounds {
+  Bounds(const std::vector<Shape>& shapes, const Grid& grid)
+      : centres(shapes, grid), places(shapes, grid) {}
+  InsideMask centres;
+  PointInside places;
 };
 
 /// The candidates of one class with the smallest keys, and how many pixels there were.
@@ -43,33 +69,44 @@ struct Stratum {
   }
 };
 
-std::map<int, Stratum> drawCandidates(const RasterFile& file, const SamplingPlan& plan,
-                                      const InsideMask* inside, size_t most,
-                                      const Progress& progress) {
+Place pixelPlaceOf(uint64_t key, size_t pixel, const Grid& g, const SamplingPlan& plan) {
+  const auto width = static_cast<size_t>(g.width);
+  const auto row = static_cast<double>(pixel / width), column = static_cast<double>(pixel % width);
+  if (plan.kind == PlanKind::Stratified) return {column + 0.5, row + 0.5};
+  return {column + unit(mix(key, 1)), row + unit(mix(key, 2))};
+}
+
+std::map<int, Stratum> drawCandidates(const Ground& ground, const SamplingPlan& plan,
+                                      const Bounds* bounds, size_t most, const Progress& progress) {
   std::map<int, Stratum> strata;
-  const Grid& g = file.grid();
-  const auto windows = planWindows(g, file.blockWidth(), file.blockHeight(), size_t{4} << 20);
-  const bool classes = plan.kind == PlanKind::Stratified;
+  const bool anywhere = plan.kind == PlanKind::Random;
   std::vector<uint16_t> codes;
-  std::vector<float> values;
-  std::vector<uint8_t> mask;
-  for (size_t i = 0; i < windows.size(); ++i) {
-    const Window w = windows[i];
-    if (classes)
-      codes.resize(w.pixels()), file.readCodes(1, w, codes.data());
-    else
-      values.resize(w.pixels()), file.read(1, w, values.data());
-    if (inside != nullptr) inside->fill(w, mask);
+  std::vector<uint8_t> centres, edges;
+  for (size_t i = 0; i < ground.windows.size(); ++i) {
+    const Window w = ground.windows[i];
+    codes.resize(w.pixels());
+    ground.read(w, codes);
+    if (bounds != nullptr) bounds->centres.fill(w, centres);
+    if (bounds != nullptr && anywhere) bounds->places.fillEdges(w, edges);
     for (size_t p = 0; p < w.pixels(); ++p) {
-      if (inside != nullptr && mask[p] == 0) continue;
-      const int code = classes ? codes[p] : (std::isnan(values[p]) ? 0 : 1);
-      if (code == 0) continue;
+      if (codes[p] == 0) continue;
+      const bool partly = bounds != nullptr && anywhere && edges[p] != 0;
+      if (bounds != nullptr && !partly && centres[p] == 0) continue;
       const auto width = static_cast<size_t>(w.width);
-      const size_t pixel = (static_cast<size_t>(w.y) + p / width) * static_cast<size_t>(g.width) +
-                           static_cast<size_t>(w.x) + p % width;
-      strata[code].add({mix(plan.seed, pixel), pixel}, most);
+      const size_t row = static_cast<size_t>(w.y) + p / width;
+      const size_t pixel =
+          row * static_cast<size_t>(ground.grid.width) + static_cast<size_t>(w.x) + p % width;
+      const uint64_t key = mix(plan.seed, pixel);
+      // A pixel on the border counts as much as it lies inside: its place decides.
+      if (partly) {
+        const Place at = pixelPlaceOf(key, pixel, ground.grid, plan);
+        if (!bounds->places.at(at.x, at.y)) continue;
+      }
+      const double wait =
+          ground.areas.empty() ? 0 : -std::log1p(-unit(mix(key, 4))) / ground.areas[row];
+      strata[codes[p]].add({wait, key, pixel}, most);
     }
-    progress.at(static_cast<double>(i + 1) / static_cast<double>(windows.size()));
+    progress.at(static_cast<double>(i + 1) / static_cast<double>(ground.windows.size()));
   }
   return strata;
 }
@@ -101,13 +138,6 @@ class Spacing {
   std::unordered_map<uint64_t, std::vector<Place>> cells_;
 };
 
-Place placeOf(const Candidate& c, const Grid& g, const SamplingPlan& plan) {
-  const auto width = static_cast<size_t>(g.width);
-  const int row = static_cast<int>(c.pixel / width), column = static_cast<int>(c.pixel % width);
-  if (plan.kind == PlanKind::Stratified) return g.centre(column, row);
-  return g.toMap(column + unit(mix(c.key, 1)), row + unit(mix(c.key, 2)));
-}
-
 struct Taken {
   uint64_t order;
   SamplePoint point;
@@ -125,7 +155,8 @@ bool takePoints(std::map<int, Stratum>& strata, const Grid& g, const SamplingPla
     size_t count = 0;
     for (const auto& c : candidates) {
       if (count == plan.count) break;
-      const Place p = placeOf(c, g, plan);
+      const Place at = pixelPlaceOf(c.key, c.pixel, g, plan);
+      const Place p = g.toMap(at.x, at.y);
       if (!spacing.take(p)) continue;
       taken.push_back({mix(c.key, 3), {p, plan.kind == PlanKind::Stratified ? code : 0}});
       ++count;
@@ -154,30 +185,26 @@ void requireEnough(const std::map<int, size_t>& perClass, const Legend& legend,
   }
 }
 
-}  // namespace
-
-PlannedPoints placePoints(const std::filesystem::path& raster, const SamplingPlan& plan,
-                          const Layer* inside, const Progress& progress) {
+PlannedPoints place(const Ground& ground, const std::string& name, const Legend& legend,
+                    const SamplingPlan& plan, const Layer* inside, const Progress& progress) {
   if (plan.count == 0) throw Error("Ask for at least one point.");
-  const RasterFile file(raster);
-  if (file.grid().crs.empty())
+  if (ground.grid.crs.empty())
     throw Error(
         fmt::format("“{}” has no reference system, so its points would lie nowhere; give it "
                     "one first.",
-                    raster.string()));
-  std::unique_ptr<InsideMask> mask;
-  if (inside != nullptr) mask = std::make_unique<InsideMask>(inside->shapes, file.grid());
-
+                    name));
+  std::unique_ptr<Bounds> bounds;
+  if (inside != nullptr) bounds = std::make_unique<Bounds>(inside->shapes, ground.grid);
   PlannedPoints out;
-  out.crs = file.grid().crs;
-  if (plan.kind == PlanKind::Stratified) out.legend = legendOf(file);
+  out.crs = ground.grid.crs;
+  out.legend = legend;
   std::vector<Taken> taken;
   // With a spacing, most of the nearest candidates may be refused: draw more and more of them.
   for (size_t most = plan.apart ? plan.count * 32 : plan.count;; most *= 16) {
     taken.clear();
     out.perClass.clear();
-    auto strata = drawCandidates(file, plan, mask.get(), most, progress);
-    if (takePoints(strata, file.grid(), plan, taken, out.perClass)) break;
+    auto strata = drawCandidates(ground, plan, bounds.get(), most, progress);
+    if (takePoints(strata, ground.grid, plan, taken, out.perClass)) break;
   }
   requireEnough(out.perClass, out.legend, plan);
   std::sort(taken.begin(), taken.end(),
@@ -185,6 +212,55 @@ PlannedPoints placePoints(const std::filesystem::path& raster, const SamplingPla
   for (auto& t : taken) out.points.push_back(t.point);
   if (plan.kind == PlanKind::Random) out.perClass.clear();
   return out;
+}
+
+std::vector<double> areasWhereTheyDiffer(const Grid& grid) {
+  return !grid.crs.empty() && crsIsGeographic(grid.crs) ? pixelAreas(grid) : std::vector<double>();
+}
+
+}  // namespace
+
+PlannedPoints placePoints(const std::filesystem::path& raster, const SamplingPlan& plan,
+                          const Layer* inside, const Progress& progress, int named) {
+  const RasterFile file(raster);
+  const bool stratified = plan.kind == PlanKind::Stratified;
+  const int band = stratified ? classBand(file, named) : std::max(1, named);
+  const Grid& g = file.grid();
+  Ground ground{g,
+                planWindows(g, file.blockWidth(), file.blockHeight(), size_t{4} << 20),
+                {},
+                areasWhereTheyDiffer(g)};
+  std::vector<float> values;
+  if (stratified)
+    ground.read = [&](Window w, std::vector<uint16_t>& codes) {
+      file.readCodes(band, w, codes.data());
+    };
+  else
+    ground.read = [&](Window w, std::vector<uint16_t>& codes) {
+      values.resize(w.pixels());
+      file.read(band, w, values.data());
+      std::transform(values.begin(), values.end(), codes.begin(),
+                     [](float v) { return std::isnan(v) ? uint16_t{0} : uint16_t{1}; });
+    };
+  const Legend legend = stratified ? legendOf(file, band) : Legend();
+  return place(ground, raster.string(), legend, plan, inside, progress);
+}
+
+PlannedPoints placePoints(const Scene& scene, const SamplingPlan& plan, const Layer* inside,
+                          const Progress& progress) {
+  if (plan.kind == PlanKind::Stratified)
+    throw Error("A scene has no classes to place points in; choose a class map.");
+  const BandReader reader(scene, {scene.gridBand});
+  BandBlock block;
+  const Ground ground{scene.grid, reader.windows(),
+                      [&](Window w, std::vector<uint16_t>& codes) {
+                        reader.read(w, block);
+                        std::transform(
+                            block.values.begin(), block.values.end(), codes.begin(),
+                            [](float v) { return std::isnan(v) ? uint16_t{0} : uint16_t{1}; });
+                      },
+                      areasWhereTheyDiffer(scene.grid)};
+  return place(ground, scene.name, {}, plan, inside, progress);
 }
 
 Layer toLayer(const PlannedPoints& points, bool withClass) {

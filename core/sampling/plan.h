@@ -7,6 +7,7 @@
 #include "base/progress.h"
 #include "legend/legend.h"
 #include "outline/layer.h"
+#include "scene/scene.h"
 
 namespace zp {
 
@@ -33,12 +34,20 @@ struct PlannedPoints {
 };
 
 /// Places points. Every valid pixel gets a random key from the seed and its number; points are
-/// taken by rising key, so a sample does not depend on threads, and is simple random without
-/// replacement. Random: a place anywhere in a valid pixel. Stratified: pixel centres, the same
-/// count in every class. With `inside` (same system), only pixels whose centre lies in its
-/// polygons. In a geographic system pixels, not square metres, are equally likely. Error: no
-/// reference system, no valid pixels, fewer places than asked for (naming how many).
+/// taken by rising key, so a sample does not depend on threads, and is random without replacement.
+/// Random: a place anywhere in a valid pixel; with `inside` (same system), anywhere in its polygons
+/// where the raster is valid. Stratified: pixel centres (within the polygons), the same count in
+/// every class. In a projected system all pixels are equally likely; in a geographic one all square
+/// metres, so a pixel in proportion to its area on the ellipsoid (Efraimidis and Spirakis 2006).
+/// Error: no reference system, no valid pixels, fewer places than asked for (naming how many).
+/// Stratified: the classes are in `band`, or the only band (0).
 PlannedPoints placePoints(const std::filesystem::path& raster, const SamplingPlan& plan,
+                          const Layer* inside = nullptr, const Progress& progress = Progress(),
+                          int band = 0);
+
+/// Random places over a scene: where the band that gives it its grid has a value and nothing is set
+/// aside, at its corrected position.
+PlannedPoints placePoints(const Scene& scene, const SamplingPlan& plan,
                           const Layer* inside = nullptr, const Progress& progress = Progress());
 
 /// Fields id (from 1, in random order) and, with `withClass`, code and class.

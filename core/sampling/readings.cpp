@@ -6,6 +6,7 @@
 #include <cmath>
 #include <limits>
 #include <numeric>
+#include <optional>
 
 #include "base/error.h"
 #include "base/text.h"
@@ -70,8 +71,9 @@ void readColumn(const RasterFile& file, int band, const RasterFile::Conversion& 
   const bool wide =
       type == NumberType::Float64 || type == NumberType::Int32 || type == NumberType::UInt32;
   forEachBlock(file, targets, [&](Window w, size_t first, size_t last) {
+    if (last - first == 1) w = {targets[first].column, targets[first].row, 1, 1};
     if (wide)
-      wideValues.resize(w.pixels()), file.readWide(band, w, wideValues.data());
+      wideValues.resize(w.pixels()), file.readWide(band, w, conversion, wideValues.data());
     else
       values.resize(w.pixels()), file.read(band, w, conversion, values.data());
     for (size_t k = first; k < last; ++k) {
@@ -128,27 +130,52 @@ Readings readAt(const std::vector<Place>& places, const std::string& crs,
   return out;
 }
 
-std::vector<double> readBandAt(const std::vector<Place>& places, const std::string& crs,
-                               const Scene& scene, size_t number) {
-  const SceneBand& band = scene.bands.at(number);
-  const RasterFile file(band.file);
+namespace {
+std::vector<double> readBandFrom(const RasterFile& file, const RasterFile* mask,
+                                 const std::vector<Place>& places, const std::string& crs,
+                                 const Scene& scene, const SceneBand& band) {
   std::vector<double> out(places.size(), std::numeric_limits<double>::quiet_NaN());
   const Grid grid = file.grid().moved(scene.shift);
   readColumn(file, band.number, band.conversion, targetsOn(file, grid, places, crs), out);
-  if (scene.mask.empty()) return out;
-  const RasterFile mask(scene.mask);
+  if (mask == nullptr) return out;
   std::vector<double> code(places.size(), 0);
-  readColumn(mask, 1, {}, targetsOn(mask, scene.grid, places, crs), code);
+  readColumn(*mask, 1, {}, targetsOn(*mask, scene.grid, places, crs), code);
   for (size_t i = 0; i < out.size(); ++i)
     if (code[i] != 0) out[i] = std::numeric_limits<double>::quiet_NaN();
   return out;
 }
+}  // namespace
 
-void appendTo(Table& table, const Readings& readings) {
+std::vector<double> readBandAt(const std::vector<Place>& places, const std::string& crs,
+                               const Scene& scene, size_t number) {
+  const SceneBand& band = scene.bands.at(number);
+  const RasterFile file(band.file);
+  std::optional<RasterFile> mask;
+  if (!scene.mask.empty()) mask.emplace(scene.mask);
+  return readBandFrom(file, mask ? &*mask : nullptr, places, crs, scene, band);
+}
+
+double readBandAt(Place place, const std::string& crs, const Scene& scene, size_t number,
+                  OpenRasters& open) {
+  const SceneBand& band = scene.bands.at(number);
+  const RasterFile* mask = scene.mask.empty() ? nullptr : &open.at(scene.mask);
+  return readBandFrom(open.at(band.file), mask, {place}, crs, scene, band)[0];
+}
+
+double readAt(Place place, const std::string& crs, const std::filesystem::path& path, int band,
+              OpenRasters& open) {
+  const RasterFile& file = open.at(path);
+  std::vector<double> out(1, std::numeric_limits<double>::quiet_NaN());
+  readColumn(file, band, file.conversion(band), targetsOn(file, file.grid(), {place}, crs), out);
+  return out[0];
+}
+
+void appendTo(Table& table, const Readings& readings, bool forPeople) {
   for (size_t c = 0; c < readings.columns.size(); ++c) {
     table.columns.push_back(uniqueName(readings.columns[c], table.columns));
     for (size_t r = 0; r < table.rows.size(); ++r)
-      table.rows[r].push_back(shortest(readings.values[c][r]));
+      table.rows[r].push_back(forPeople ? readable(readings.values[c][r])
+                                        : shortest(readings.values[c][r]));
   }
 }
 

@@ -6,6 +6,7 @@
 #include "base/progress.h"
 #include "base/table.h"
 #include "grid/grid.h"
+#include "sampling/open_rasters.h"
 #include "scene/scene.h"
 
 namespace zp {
@@ -36,7 +37,13 @@ Readings readAt(const std::vector<Place>& places, const std::string& crs,
 std::vector<double> readBandAt(const std::vector<Place>& places, const std::string& crs,
                                const Scene& scene, size_t band);
 
-/// Appends readings to a table as text.
-void appendTo(Table& table, const Readings& readings);
+// The same of one place, from files that stay open.
+double readBandAt(Place place, const std::string& crs, const Scene& scene, size_t band,
+                  OpenRasters& open);
+double readAt(Place place, const std::string& crs, const std::filesystem::path& file, int band,
+              OpenRasters& open);
+
+/// Appends readings to a table as text, unrounded, or `forPeople` with the digits their numbers carry.
+void appendTo(Table& table, const Readings& readings, bool forPeople = false);
 
 }  // namespace zp

@@ -4,6 +4,7 @@
 #include <fmt/ranges.h>
 
 #include <algorithm>
+#include <cmath>
 #include <limits>
 #include <numeric>
 
@@ -15,6 +16,8 @@ namespace zp {
 namespace {
 
 constexpr float kNan = std::numeric_limits<float>::quiet_NaN();
+/// Pixels of a finer file that are held at once to fill a piece of a coarser grid.
+constexpr size_t kMostUnder = size_t{4} << 20;
 
 std::vector<BandSource> sourcesOf(const Scene& scene, std::vector<size_t> bands) {
   if (bands.empty()) {
@@ -34,11 +37,11 @@ std::string nameOf(const Scene& scene, const SceneBand& band, const Grid& onto) 
     return fmt::format("{}@{}", path.string(), when);
   };
   const auto& c = band.conversion;
-  return fmt::format("{}|{}|{}|{}|{}|{}|{},{}|{}|{}|{}|{}", file(band.file), band.number, c.scale,
-                     c.offset, c.nodata.has_value(), c.nodata.value_or(0), scene.shift.x,
-                     scene.shift.y, scene.mask.empty() ? "" : file(scene.mask),
-                     scene.state == ValueState::ClassCodes, fmt::join(onto.transform, ","),
-                     onto.crs);
+  return fmt::format(
+      "{}|{}|{}|{}|{}|{}|{}|{},{}|{}|{}|{}|{}", file(band.file), band.reduced.string(), band.number,
+      c.scale, c.offset, c.nodata.has_value(), c.nodata.value_or(0), scene.shift.x, scene.shift.y,
+      scene.mask.empty() ? "" : file(scene.mask), scene.state == ValueState::ClassCodes,
+      fmt::join(onto.transform, ","), onto.crs);
 }
 
 bool sameGridAndPlace(const RasterFile& raster, const std::filesystem::path& path, const Grid& grid,
@@ -59,6 +62,12 @@ BandReader::BandReader(const Scene& scene, std::vector<size_t> bands)
 
 BandReader::BandReader(const Grid& grid, const std::vector<BandSource>& sources) : grid_(grid) {
   for (const auto& s : sources) add(s);
+  // Bands of one scene may lie beside each other; another scene that lies nowhere on the grid would
+  // give an empty result.
+  for (size_t i = 1; i < sources.size(); ++i)
+    if (sources[i].scene != sources[0].scene && pixelsUnder(sources_[i], grid_) == 0)
+      throw Error(fmt::format("“{}” and “{}” lie nowhere over each other; choose ones that do.",
+                              sources[0].scene->name, sources[i].scene->name));
 }
 
 size_t BandReader::fileOf(const std::filesystem::path& path, Place shift) {
@@ -81,6 +90,8 @@ void BandReader::add(const BandSource& from) {
   const Scene& scene = *from.scene;
   const auto& band = scene.bands.at(from.band);
   const size_t file = fileOf(band.file, scene.shift);
+  if (!band.reduced.empty() && !files_[file].raster.hasReducedCopy())
+    files_[file].raster.lookFrom(band.reduced);
   if (band.number > files_[file].raster.bands())
     throw Error(fmt::format("“{}” has no band {} any more; bring the scene in again.",
                             band.file.string(), band.number));
@@ -141,20 +152,53 @@ void BandReader::readReduced(Window w, int width, int height, std::vector<float>
 
 void BandReader::readOne(const Source& s, Window w, int width, int height, float* out) const {
   const Grid piece = pieceOf(grid_, w, width, height);
-  if (files_[s.file].same)
+  const bool reduced = width < w.width || height < w.height;
+  if (!reduced && w.pixels() > 1 && broughtOver(s) && pixelsUnder(s, piece) > kMostUnder) {
+    // A finer file under a coarser grid: by halves, rows first, so that each is filled in a row.
+    const bool rows = w.height > 1;
+    Window first = w, second = w;
+    if (rows)
+      first.height = w.height / 2, second.y += first.height, second.height -= first.height;
+    else
+      first.width = w.width / 2, second.x += first.width, second.width -= first.width;
+    readOne(s, first, first.width, first.height, out);
+    return readOne(s, second, second.width, second.height, out + first.pixels());
+  }
+  const bool fromAfar = width * 8 <= w.width && height * 8 <= w.height;
+  if (files_[s.file].same && fromAfar)
+    files_[s.file].raster.readSampled(s.band, w, s.conversion, out, width, height);
+  else if (files_[s.file].same)
     files_[s.file].raster.read(s.band, w, s.conversion, out, width, height);
   else
-    bringOver(s, piece, width < w.width || height < w.height, out);
+    bringOver(s, piece, reduced, out);
   if (s.mask >= 0) setAside(s, w, piece, out);
+}
+
+bool BandReader::broughtOver(const Source& s) const {
+  return !files_[s.file].same || (s.mask >= 0 && !masks_[static_cast<size_t>(s.mask)].same);
+}
+
+/// Of the file and its mask, whichever has more under a piece of the grid.
+size_t BandReader::pixelsUnder(const Source& s, const Grid& piece) const {
+  size_t most = files_[s.file].same ? piece.pixels() : 0;
+  if (!files_[s.file].same) most = PixelNet(piece, files_[s.file].grid).window(0).pixels();
+  if (s.mask >= 0 && !masks_[static_cast<size_t>(s.mask)].same)
+    most = std::max(most,
+                    PixelNet(piece, masks_[static_cast<size_t>(s.mask)].grid).window(0).pixels());
+  return most;
 }
 
 void BandReader::bringOver(const Source& s, const Grid& piece, bool reduced, float* out) const {
   const File& f = files_[s.file];
   const PixelNet net(piece, f.grid);
-  const Window w = net.window(3);
+  // What a pixel takes in reaches as far beyond its middle as it is wide, wherever the piece ends.
+  const Window w = net.window(3 + static_cast<int>(std::min(1e6, std::ceil(net.reduction()))));
   if (w.width == 0 || w.height == 0) return std::fill(out, out + piece.pixels(), kNan);
-  // For looking, not more pixels are read than are shown; for computing, all of them count.
-  const double shrink = reduced ? net.reduction() : 1;
+  // For looking, not more pixels are read than are shown; for computing, all of them count, unless
+  // a single pixel has more under it than are held at once.
+  double shrink = reduced ? net.reduction() : 1;
+  if (piece.pixels() == 1)
+    shrink = std::max(shrink, std::sqrt(static_cast<double>(w.pixels()) / (2.0 * kMostUnder)));
   const int width = std::max(1, static_cast<int>(w.width / shrink)),
             height = std::max(1, static_cast<int>(w.height / shrink));
   std::vector<float> values(static_cast<size_t>(width) * static_cast<size_t>(height));

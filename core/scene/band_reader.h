@@ -2,6 +2,7 @@
 #include <memory>
 #include <vector>
 
+#include "grid/block_size.h"
 #include "grid/regrid.h"
 #include "scene/kept_bands.h"
 #include "scene/scene.h"
@@ -31,7 +32,8 @@ class BandReader {
  public:
   /// On the scene's own grid. `bands`: indices into scene.bands; all when empty.
   BandReader(const Scene& scene, std::vector<size_t> bands);
-  /// On any grid. Error when a band cannot be brought onto it.
+  /// On any grid. Error when a band cannot be brought onto it, or lies nowhere on it and is of
+  /// another scene than the first.
   BandReader(const Grid& grid, const std::vector<BandSource>& sources);
 
   const Grid& grid() const { return grid_; }
@@ -39,7 +41,7 @@ class BandReader {
   /// Whether a band is brought over from another grid.
   bool broughtOver(size_t i) const { return !files_[sources_[i].file].same; }
   /// Windows that suit the files, each of at most `bytes` of values in all bands together.
-  std::vector<Window> windows(size_t bytes = size_t{24} << 20) const;
+  std::vector<Window> windows(size_t bytes = kBlockBytes) const;
   void read(Window window, BandBlock& block) const;
   /// The nearest pixels of a window at a smaller size, band by band.
   void readReduced(Window window, int width, int height, std::vector<float>& values) const;
@@ -63,6 +65,8 @@ class BandReader {
   void add(const BandSource& source);
   void readOne(const Source& source, Window w, int width, int height, float* out) const;
   size_t fileOf(const std::filesystem::path& path, Place shift);
+  bool broughtOver(const Source& source) const;
+  size_t pixelsUnder(const Source& source, const Grid& piece) const;
   void bringOver(const Source& source, const Grid& piece, bool reduced, float* out) const;
   void setAside(const Source& source, Window w, const Grid& piece, float* out) const;
 

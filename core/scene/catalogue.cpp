@@ -55,7 +55,8 @@ fs::path previewOf(const Json& item, const fs::path& folder) {
           key == wanted || std::find(roles.begin(), roles.end(), wanted) != roles.end();
       if (!has || textAt(asset, "href").empty()) continue;
       try {
-        return stacFile(asset["href"].get<std::string>(), folder);
+        const fs::path file = stacFile(asset["href"].get<std::string>(), folder);
+        if (std::error_code ec; fs::is_regular_file(file, ec)) return file;
       } catch (const Error&) {
         // A picture on another machine: there is none to show.
       }

@@ -73,7 +73,7 @@ float medianOf(std::vector<float>& v) {
 
 /// Sums over all valid pixels that Gram–Schmidt needs: of each band, their mean, the sharp band.
 struct Sums {
-  double n = 0, mean = 0, meanSquares = 0, sharp = 0, sharpSquares = 0;
+  double n = 0, mean = 0, meanSquares = 0, sharp = 0, sharpMean = 0;
   std::vector<double> band, product;
 };
 
@@ -96,7 +96,7 @@ Sums sumsOf(const BandReader& reader, size_t bands, const Progress& progress) {
                    sharp = static_cast<double>(in.band(bands)[p]);
       if (std::isnan(m + sharp)) continue;
       s.n += 1, s.mean += m, s.meanSquares += m * m;
-      s.sharp += sharp, s.sharpSquares += sharp * sharp;
+      s.sharp += sharp, s.sharpMean += sharp * m;
       for (size_t b = 0; b < bands; ++b) {
         const auto v = static_cast<double>(in.band(b)[p]);
         s.band[b] += v, s.product[b] += v * m;
@@ -119,11 +119,12 @@ SceneKernel brovey(size_t bands) {
 
 SceneKernel gramSchmidt(const Sums& s, size_t bands) {
   const double mean = s.mean / s.n, variance = s.meanSquares / s.n - mean * mean,
-               sharpMean = s.sharp / s.n,
-               sharpVariance = s.sharpSquares / s.n - sharpMean * sharpMean;
-  if (!(variance > 0 && sharpVariance > 0))
-    throw Error("The sharp band or the bands have one value only; choose others.");
-  const double contrast = std::sqrt(variance / sharpVariance);
+               sharpMean = s.sharp / s.n, together = s.sharpMean / s.n - sharpMean * mean;
+  if (!(variance > 0 && together > 0))
+    throw Error("The sharp band does not follow the bands; choose others of one place and season.");
+  // The sharp band is brought to the scale of the mean by how far it follows it. Their spreads would
+  // not do: the detail adds to that of the sharp one, and coarse pixels would lose their means.
+  const double contrast = variance / together;
   std::vector<double> gains;
   for (size_t b = 0; b < bands; ++b)
     gains.push_back((s.product[b] / s.n - s.band[b] / s.n * mean) / variance);

@@ -35,8 +35,8 @@ size_t greenestOfDates(const std::vector<Scene>& scenes, const std::filesystem::
 enum class Sharpening { Brovey, GramSchmidt };
 /// Bands on the grid of a sharper one, with its detail. Brovey (Gillespie et al. 1987): each band
 /// times the sharp one over the bands' mean. Gram–Schmidt (Laben and Brower 2000, in the form of
-/// Aiazzi et al. 2007): to each band, the difference of the sharp one (brought to the mean and
-/// spread of the bands' mean) times cov(band, mean) / var(mean). For looking and labelling: the
+/// Aiazzi et al. 2007): to each band, the difference of the sharp one (brought to the bands' mean and
+/// the scale at which it follows that) times cov(band, mean) / var(mean); pixels keep their means. For looking and labelling: the
 /// file says `fit_for_classes` = no.
 size_t sharpen(const Scene& scene, const std::vector<size_t>& bands, const Scene& sharpScene,
                size_t sharpBand, Sharpening how, const std::filesystem::path& temporary,

@@ -6,31 +6,9 @@
 #include <cmath>
 
 #include "base/error.h"
+#include "scene/quantile.h"
 
 namespace zp {
-namespace {
-
-/// The value below which a share of the valid ones lies.
-double darkest(const Scene& scene, size_t band, double share, const Progress& progress) {
-  const BandReader reader(scene, {band});
-  std::vector<float> values;
-  BandBlock in;
-  const auto windows = reader.windows();
-  for (size_t i = 0; i < windows.size(); ++i) {
-    reader.read(windows[i], in);
-    for (const float v : in.values)
-      if (!std::isnan(v)) values.push_back(v);
-    progress.at(static_cast<double>(i + 1) / static_cast<double>(windows.size()));
-  }
-  if (values.empty())
-    throw Error(
-        fmt::format("Band {} of “{}” has no values; choose another.", band + 1, scene.name));
-  const auto at = static_cast<std::ptrdiff_t>(share * static_cast<double>(values.size() - 1));
-  std::nth_element(values.begin(), values.begin() + at, values.end());
-  return static_cast<double>(values[static_cast<size_t>(at)]);
-}
-
-}  // namespace
 
 std::vector<double> hazeOf(const Scene& scene, const DarkObject& how, const Progress& progress) {
   if (how.startBand >= scene.bands.size())
@@ -46,7 +24,8 @@ std::vector<double> hazeOf(const Scene& scene, const DarkObject& how, const Prog
                       "preset first.",
                       b.name));
   const double start =
-      std::max(0.0, darkest(scene, how.startBand, how.darkShare, progress) - how.darkValue);
+      std::max(0.0, quantileOf(BandReader(scene, {how.startBand}), 0, how.darkShare, progress) -
+                        how.darkValue);
   std::vector<double> haze;
   for (const auto& b : scene.bands)
     haze.push_back(start *

@@ -345,6 +345,7 @@ Json toJson(const Scene& scene, const fs::path& base) {
                 {"scale", b.conversion.scale},
                 {"offset", b.conversion.offset}};
     if (b.conversion.nodata) one["nodata"] = number(*b.conversion.nodata);
+    if (!b.reduced.empty()) one["reduced"] = relative(b.reduced);
     bands.push_back(std::move(one));
   }
   Json json = {{"name", scene.name},
@@ -388,6 +389,7 @@ Scene sceneFrom(const Json& json, const fs::path& base) {
     band.conversion.offset = b.value("offset", 0.0);
     if (b.contains("nodata") && b["nodata"].is_number())
       band.conversion.nodata = b["nodata"].get<double>();
+    if (b.contains("reduced")) band.reduced = base / b["reduced"].get<std::string>();
     scene.bands.push_back(std::move(band));
   }
   if (json.contains("empty_mask")) {  // as the first version wrote it

@@ -41,6 +41,8 @@ struct SceneBand {
   std::string role;       // "" when not known
   double wavelength = 0;  // centre, nm; 0 when not known
   RasterFile::Conversion conversion;
+  std::filesystem::path reduced =
+      {};  // a copy for looking from afar, of our own; "" when there is none
 };
 
 /// One thing a quality band flags: a bit of its numbers (from 0), or a whole number.

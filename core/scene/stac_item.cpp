@@ -85,6 +85,13 @@ Json qualityAsset(const QualityBand& q, const std::string& href) {
   return asset;
 }
 
+std::string dayOfItem(const Json& properties) {
+  for (const char* key : {"datetime", "start_datetime"})
+    if (properties.contains(key) && properties[key].is_string())
+      return properties[key].get<std::string>().substr(0, 10);
+  return "";
+}
+
 }  // namespace
 
 fs::path stacFile(const std::string& href, const fs::path& folder) {
@@ -127,8 +134,7 @@ Scene sceneOfStacItem(const Json& json, const fs::path& folder) {
     scene.quality = quality;
     scene.name = name;
     const Json properties = json.value("properties", Json::object());
-    if (properties.contains("datetime") && properties["datetime"].is_string())
-      scene.date = properties["datetime"].get<std::string>().substr(0, 10);
+    scene.date = dayOfItem(properties);
     scene.sensor = properties.value("constellation", "");
     scene.state = valueStateFrom(properties.value("zany:values", "unknown"));
     scene.pass = properties.value("sat:orbit_state", "");
@@ -168,7 +174,13 @@ Json stacItem(const Scene& scene, const fs::path& item) {
         scene.quality, fs::relative(scene.quality.file, item.parent_path()).generic_string());
   Json properties = {
       {"datetime", nullptr}, {"constellation", scene.sensor}, {"zany:values", idOf(scene.state)}};
-  if (!scene.date.empty()) properties["datetime"] = scene.date.substr(0, 10) + "T10:40:00Z";
+  // A day without a time is said as the span it is, as the standard asks.
+  if (const std::string day = scene.date.substr(0, 10); scene.date.size() > 10) {
+    properties["datetime"] = scene.date;
+  } else if (!day.empty()) {
+    properties["start_datetime"] = day + "T00:00:00Z";
+    properties["end_datetime"] = day + "T23:59:59Z";
+  }
   if (!scene.pass.empty()) properties["sat:orbit_state"] = scene.pass;
   if (scene.incidence > 0) properties["view:incidence_angle"] = scene.incidence;
   Json bbox = nullptr, geometry = nullptr;

@@ -35,6 +35,7 @@ Product rules(const Study& study, const Json& step, const Progress& progress, co
   const Scope scope = studyScope(study, step.at("scene"), with);
   making.uses(study, step["scene"]);
   for (const auto& [name, id] : with) making.uses(study, id);
+  usesDelivery(making, study);
   making.product.date = scope.scenes[0].scene.date;
   std::vector<Rule> all;
   for (const auto& r : step.at("rules"))
@@ -42,7 +43,7 @@ Product rules(const Study& study, const Json& step, const Progress& progress, co
   LegendClass otherwise;
   if (step.contains("otherwise"))
     otherwise = classFrom(step["otherwise"], static_cast<int>(all.size()) + 1);
-  const auto inside = insideOf(study, step, scope.grid.crs);
+  const auto inside = insideOf(making, study, scope.grid.crs);
   rulesToClasses(scope, all, otherwise, making.temporary, inside ? &*inside : nullptr,
                  progress.part(0, 0.8));
   finishClassMap(making, progress.part(0.8, 1));
@@ -139,12 +140,13 @@ Product series(const Study& study, const Json& step, const Progress& progress,
                                     static_cast<double>(i + 1) / static_cast<double>(ids.size()));
     const auto& s = needScene(study, ids[i]);
     making.uses(study, s.id);
+    usesDelivery(making, study);
     const Scope scope = studyScope(study, s.id, {});
     const Formula f = parseFormula(step.at("formula"), scope.names());
     Outputs scratch(true);
     const auto index = scratch.add(making.temporary.string() + ".index.tif"),
                map = scratch.add(making.temporary.string() + ".map.tif");
-    const auto inside = insideOf(study, step, scope.grid.crs);
+    const auto inside = insideOf(making, study, scope.grid.crs);
     const auto st =
         computeIndex(scope, f, "index", index, inside ? &*inside : nullptr, part.part(0, 0.6));
     thresholdToClasses(index, 1, at, legend, map, part.part(0.6, 0.8));

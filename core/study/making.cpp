@@ -8,7 +8,7 @@
 namespace zp {
 
 Making::Making(const Study& study, const Json& step, ProductKind kind, const std::string& ending,
-               const Product* into)
+               const Product* into, bool freshFile)
     : outputs_(true) {
   if (into != nullptr) {
     product = *into;
@@ -16,12 +16,18 @@ Making::Making(const Study& study, const Json& step, ProductKind kind, const std
     product.inputs.clear();
   } else {
     product.name = step.at("name").get<std::string>();
-    product.file = study.freshFile(product.name, ending);
   }
+  if (into == nullptr || freshFile) product.file = study.freshFile(product.name, ending);
   product.kind = kind;
   product.step = step;
   product.made = now();
   temporary = outputs_.add(product.file);
+}
+
+void Making::uses(const Study& study, const std::string& id) {
+  for (const auto& i : product.inputs)
+    if (i.id == id) return;
+  product.inputs.push_back({id, study.revisionOf(id)});
 }
 
 const StudyScene& needScene(const Study& study, const std::string& id) {
@@ -42,7 +48,8 @@ std::vector<Scene> needScenes(const Study& study, const Json& ids) {
   return scenes;
 }
 
-std::optional<Layer> insideOf(const Study& study, const Json& step, const std::string& crs) {
+std::optional<Layer> insideOf(Making& making, const Study& study, const std::string& crs) {
+  const Json& step = making.product.step;
   if (!step.contains("inside")) return {};
   for (const auto& o : study.outlines)
     if (step["inside"] == o.id) {
@@ -50,14 +57,20 @@ std::optional<Layer> insideOf(const Study& study, const Json& step, const std::s
         throw Error(
             "There is no reference system, so nothing can be cut to an outline; give the "
             "scene one first.");
+      making.uses(study, o.id);
       return readLayer(o.layer, crs);
     }
   throw Error("The outline of this step is gone; choose another.");
 }
 
+void noteLegend(Making& making) {
+  making.product.facts["legend"] = toJson(legendOf(RasterFile(making.temporary)));
+}
+
 void finishClassMap(Making& making, const Progress& progress) {
   addOverviews(making.temporary, true);
   making.product.facts["classes"] = toJson(classAreas(making.temporary, {}, progress));
+  noteLegend(making);
 }
 
 void finishPicture(Making& making, const Statistics& statistics) {

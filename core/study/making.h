@@ -13,11 +13,10 @@ namespace zp {
 /// What is common to all steps: where the file goes and how the product describes itself.
 class Making {
  public:
+  /// `into`: the product that is made again, in its file unless `freshFile`.
   Making(const Study& study, const Json& step, ProductKind kind, const std::string& ending,
-         const Product* into);
-  void uses(const Study& study, const std::string& id) {
-    product.inputs.push_back({id, study.revisionOf(id)});
-  }
+         const Product* into, bool freshFile = false);
+  void uses(const Study& study, const std::string& id);
   Product finish() {
     outputs_.commit();
     return product;
@@ -34,9 +33,17 @@ const StudyScene& needScene(const Study& study, const std::string& id);
 const Product& needProduct(const Study& study, const std::string& id);
 std::vector<Scene> needScenes(const Study& study, const Json& ids);
 
-/// The outline a step names under `inside`, in a system; nothing when it names none.
-std::optional<Layer> insideOf(const Study& study, const Json& step, const std::string& crs);
+/// The outline a step names under `inside`, in a system, which the product then counts among its
+/// inputs; nothing when it names none.
+std::optional<Layer> insideOf(Making& making, const Study& study, const std::string& crs);
+/// The delivery grid, prescribed or not, of a step whose result lies on it.
+inline void usesDelivery(Making& making, const Study& study) {
+  making.uses(study, kDeliveryInput);
+}
 
+/// The classes and colours of a class map among its facts, so that the file need not be opened for
+/// them.
+void noteLegend(Making& making);
 /// A class map of a step, with overviews and the areas of its classes in its facts.
 void finishClassMap(Making& making, const Progress& progress);
 /// A continuous picture, with overviews and its statistics.

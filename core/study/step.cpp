@@ -32,10 +32,11 @@ Product makeIndex(const Study& study, const Json& step, const Progress& progress
   Making making(study, step, ProductKind::Index, ".tif", into);
   making.uses(study, s.id);
   for (const auto& [name, id] : with) making.uses(study, id);
+  usesDelivery(making, study);
   making.product.date = s.scene.date;
   making.product.ramp = step.value("ramp", "dusk");
   making.product.facts = {{"scene", s.scene.name}};
-  const auto inside = insideOf(study, step, scope.grid.crs);
+  const auto inside = insideOf(making, study, scope.grid.crs);
   if (inside) making.product.facts["inside"] = inside->name;
   finishPicture(making, computeIndex(scope, f, making.product.name, making.temporary,
                                      inside ? &*inside : nullptr, progress.part(0, 0.8)));
@@ -82,11 +83,11 @@ Product makeClassMap(const Study& study, const Json& step, const Progress& progr
           fmt::format("“{}” has no band {} any more; choose bands again.", s.scene.name, b + 1));
   Making making(study, step, ProductKind::ClassMap, ".tif", into);
   making.uses(study, s.id);
-  making.uses(study, "training");
+  making.uses(study, kTrainingInput);
   making.product.date = s.scene.date;
   const auto signatures = studySignatures(study, s.scene, bands, progress.part(0, 0.2));
   const auto classifier = makeClassifier(step.at("method"), signatures, optionsFrom(step));
-  const auto inside = insideOf(study, step, s.scene.grid.crs);
+  const auto inside = insideOf(making, study, s.scene.grid.crs);
   makeMap(s.scene, bands, *classifier, study.legend, making.temporary, progress.part(0.2, 0.8), {},
           inside ? &*inside : nullptr);
   addOverviews(making.temporary, true);
@@ -95,6 +96,7 @@ Product makeClassMap(const Study& study, const Json& step, const Progress& progr
       {"training_pixels", signatures.pixels()},
       {"conflicts", signatures.conflicts},
       {"scene", s.scene.name}};
+  noteLegend(making);
   return making.finish();
 }
 
@@ -109,13 +111,14 @@ Product makePoints(const Study& study, const Json& step, const Progress& progres
   plan.seed = step.at("seed");
   if (step.contains("apart") && step["apart"].is_number()) plan.apart = step["apart"].get<double>();
   const auto* scene = study.scene(over);
-  const fs::path raster =
-      scene != nullptr ? scene->scene.bands[0].file : needProduct(study, over).file;
-  std::optional<Layer> inside;
-  for (const auto& o : study.outlines)
-    if (step.contains("inside") && step["inside"] == o.id)
-      inside = readLayer(o.layer, RasterFile(raster).grid().crs);
-  const auto points = placePoints(raster, plan, inside ? &*inside : nullptr, progress);
+  const auto place = [&](const auto& ground, const std::string& crs) {
+    const auto inside = insideOf(making, study, crs);
+    return placePoints(ground, plan, inside ? &*inside : nullptr, progress);
+  };
+  const auto points = scene != nullptr
+                          ? place(scene->scene, scene->scene.grid.crs)
+                          : place(needProduct(study, over).file,
+                                  RasterFile(needProduct(study, over).file).grid().crs);
   const Layer layer = toLayer(points, false);
   writeLayer(making.temporary, making.product.file, layer, {FieldType::Integer});
   making.product.facts = {{"points", points.points.size()}};
@@ -161,7 +164,8 @@ Product makeReadings(const Study& study, const Json& step, const Progress& progr
 Product makeLabels(const Study& study, const Json& step, const Progress&, const Product* into) {
   const auto& points = needProduct(study, step.at("points"));
   const auto& map = needProduct(study, step.at("map"));
-  Making making(study, step, ProductKind::Labels, ".json", into);
+  // Into a file of its own: labels may be given to the old one until this one takes its place.
+  Making making(study, step, ProductKind::Labels, ".json", into, true);
   making.uses(study, points.id);
   making.uses(study, map.id);
   const Layer layer = readLayer(points.file.string());

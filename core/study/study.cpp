@@ -151,6 +151,36 @@ struct Study::Lock {
   int fd;
 };
 
+namespace {
+/// What runs that were killed in this study had decided to do is done.
+void finishInterrupted(const fs::path& folder) {
+  sweep(folder);
+  std::error_code ec;
+  for (const auto& entry : fs::directory_iterator(folder, ec))
+    if (entry.is_directory(ec)) sweep(entry.path());
+}
+
+/// The study as it stands; null where it is missing or no whole JSON of ours, and a version from
+/// before lies beside it. What is whole but cannot be used here (a newer version, a folder that may
+/// not be read) is an Error: an older version would pass for it.
+Json readWhole(const fs::path& file) {
+  std::error_code ec;
+  const bool hasLast = fs::exists(fs::path(file.string() + ".last"), ec);
+  if (hasLast && !fs::exists(file, ec)) return nullptr;
+  if (hasLast && access(file.c_str(), R_OK) == 0) {
+    try {
+      const Json json = readJson(file);
+      if (!json.is_object() || !json.contains("format") || json["format"] != kFormat ||
+          !json.contains("version") || !json["version"].is_number_integer())
+        return nullptr;
+    } catch (const Error&) {
+      return nullptr;
+    }
+  }
+  return readJson(file, kFormat, kVersion);
+}
+}  // namespace
+
 Study Study::create(const fs::path& folder, const std::string& name) {
   std::error_code ec;
   if (fs::exists(folder, ec) && !fs::is_empty(folder, ec))
@@ -178,20 +208,16 @@ Study Study::open(const fs::path& path) {
   Study study;
   study.folder_ = folder;
   study.lock_ = std::make_shared<Lock>(folder / "study.lock");
-  try {
-    study.readFrom(readJson(folder / "study.json", kFormat, kVersion));
-  } catch (const std::exception& e) {
-    if (!fs::exists(folder / "study.json.last", ec)) throw;
-    const std::string reason = e.what();
-    const auto lock = study.lock_;
-    study = Study();
-    study.folder_ = folder;
-    study.lock_ = lock;
-    study.readFrom(readJson(folder / "study.json.last", kFormat, kVersion));
-    fs::rename(folder / "study.json", folder / "study.json.damaged", ec);
-    study.notice =
-        "study.json was damaged; the last good version was opened instead. " + study.notice;
+  finishInterrupted(folder);
+  const Json json = readWhole(folder / "study.json");
+  if (!json.is_null()) {
+    study.readFrom(json);
+    return study;
   }
+  study.readFrom(readJson(folder / "study.json.last", kFormat, kVersion));
+  fs::rename(folder / "study.json", folder / "study.json.damaged", ec);
+  study.notice =
+      "study.json was damaged; the last good version was opened instead. " + study.notice;
   return study;
 }
 
@@ -253,7 +279,7 @@ const Product* Study::newest(ProductKind kind) const {
   return nullptr;
 }
 
-std::string Study::freshId(const std::string& prefix) const {
+std::string Study::takeId(const std::string& prefix) {
   int highest = 0;
   const auto look = [&](const std::string& id) {
     if (id.rfind(prefix, 0) == 0)
@@ -262,29 +288,29 @@ std::string Study::freshId(const std::string& prefix) const {
   };
   for (const auto& s : scenes) look(s.id);
   for (const auto& p : products) look(p.id);
+  for (const auto& p : bin) look(p.id);
   for (const auto& o : outlines) look(o.id);
-  highest = std::max(highest, place.value("highest-" + prefix, 0));
-  return fmt::format("{}{}", prefix, highest + 1);
+  // What is not there any more, or was made from what is not, still counts.
+  for (const auto* all : {&products, &bin})
+    for (const auto& p : *all) {
+      for (const auto& i : p.inputs) look(i.id);
+      if (p.step.contains("inside") && p.step["inside"].is_string()) look(p.step["inside"]);
+    }
+  highest = std::max(highest, place.value("highest-" + prefix, 0)) + 1;
+  place["highest-" + prefix] = highest;
+  return fmt::format("{}{}", prefix, highest);
 }
 
 std::string Study::addScene(Scene s) {
-  const std::string id = freshId("s");
-  place["highest-s"] = static_cast<int>(*parseInteger(id.substr(1)));
+  const std::string id = takeId("s");
   scenes.push_back({id, std::move(s), 1, ""});
   return id;
 }
 
 std::string Study::addProduct(Product p) {
-  if (p.id.empty()) p.id = freshId("p");
-  // Ids are never used twice, so an input that went stays gone.
-  place["highest-p"] = std::max(place.value("highest-p", 0),
-                                static_cast<int>(parseInteger(p.id.substr(1)).value_or(0)));
+  if (p.id.empty()) p.id = takeId("p");
   products.push_back(std::move(p));
-  if (products.back().kind == ProductKind::Scene) {
-    const std::string scene = freshId("s");
-    place["highest-s"] = static_cast<int>(*parseInteger(scene.substr(1)));
-    bringInMade(products.back(), scene, 1);
-  }
+  if (products.back().kind == ProductKind::Scene) bringInMade(products.back(), takeId("s"), 1);
   return products.back().id;
 }
 
@@ -295,15 +321,36 @@ void Study::bringInMade(const Product& p, const std::string& id, int revision) {
   scenes.push_back({id, std::move(scene), revision, p.id});
 }
 
+namespace {
+/// A scene whose file was made again: what the file says is new, what a person said of it stays.
+void takeFrom(const Scene& fresh, Scene& scene) {
+  for (size_t b = 0; b < std::min(fresh.bands.size(), scene.bands.size()); ++b) {
+    const SceneBand old = scene.bands[b];
+    scene.bands[b] = fresh.bands[b];
+    if (!old.role.empty()) scene.bands[b].role = old.role;
+    if (old.wavelength > 0) scene.bands[b].wavelength = old.wavelength;
+  }
+  if (fresh.bands.size() < scene.bands.size()) scene.bands.resize(fresh.bands.size());
+  for (size_t b = scene.bands.size(); b < fresh.bands.size(); ++b)
+    scene.bands.push_back(fresh.bands[b]);
+  scene.gridBand = fresh.gridBand;
+  scene.grid = fresh.grid.moved(scene.shift);
+}
+}  // namespace
+
 void Study::replaceProduct(const Product& p) {
   if (Product* at = product(p.id)) *at = p;
-  for (auto& s : scenes)
-    if (s.product == p.id) ++s.revision;
+  for (auto& s : scenes) {
+    if (s.product != p.id) continue;
+    takeFrom(openScene(p.file), s.scene);
+    ++s.revision;
+  }
 }
 
-void Study::addOutline(StudyOutline o) {
-  if (o.id.empty()) o.id = freshId("o");
+std::string Study::addOutline(StudyOutline o) {
+  if (o.id.empty()) o.id = takeId("o");
   outlines.push_back(std::move(o));
+  return outlines.back().id;
 }
 
 void Study::setTraining(std::vector<TrainingArea> areas, const std::string& crs) {
@@ -368,8 +415,10 @@ void Study::fromBin(const std::string& id) {
   });
   const auto back = products.insert(later, std::move(p));
   if (back->kind == ProductKind::Scene)
-    bringInMade(*back, back->facts.value("scene_id", freshId("s")),
-                back->facts.value("scene_revision", 1));
+    bringInMade(
+        *back,
+        back->facts.contains("scene_id") ? back->facts["scene_id"].get<std::string>() : takeId("s"),
+        back->facts.value("scene_revision", 1));
 }
 
 void Study::emptyBin() {
@@ -381,10 +430,14 @@ void Study::emptyBin() {
 }
 
 int Study::revisionOf(const std::string& id) const {
-  if (id == "training") return trainingRevision;
+  if (id == kTrainingInput) return trainingRevision;
+  if (id == kDeliveryInput) return delivery ? delivery->revision : 0;
   if (const auto* s = scene(id)) return s->revision;
   if (const auto* p = product(id)) return p->revision;
-  return 0;
+  return std::any_of(outlines.begin(), outlines.end(),
+                     [&](const StudyOutline& o) { return o.id == id; })
+             ? 1
+             : 0;
 }
 
 const Product* Study::maker(const std::string& id) const {
@@ -448,7 +501,8 @@ Json Study::toJson() const {
   if (delivery)
     j["delivery_grid"] = {{"system", crsName(delivery->crs)},
                           {"origin", {delivery->origin.x, delivery->origin.y}},
-                          {"pixel", delivery->pixel}};
+                          {"pixel", delivery->pixel},
+                          {"revision", delivery->revision}};
   j["products"] = Json::array();
   for (const auto& p : products) j["products"].push_back(productJson(p, folder_));
   for (const auto& p : missingProducts_) j["products"].push_back(p);
@@ -482,7 +536,8 @@ void Study::readFrom(const Json& j) {
       delivery =
           DeliveryGrid{crsFrom(d.at("system")),
                        {d.at("origin").at(0).get<double>(), d.at("origin").at(1).get<double>()},
-                       d.at("pixel").get<double>()};
+                       d.at("pixel").get<double>(),
+                       d.value("revision", 1)};
       if (!(delivery->pixel > 0)) throw Error("The delivery grid of the study has no pixel size.");
     }
     const Json& t = j.at("training");
@@ -504,8 +559,8 @@ void Study::readFrom(const Json& j) {
         if (fs::exists(fileInBin(product))) bin.push_back(std::move(product));
       }
     if (j.contains("place") && j["place"].is_object()) place = j["place"];
-    for (const char* count :
-         {"highest-s", "highest-p", "highest-o", "training-revisions", "scene-revisions"})
+    for (const char* count : {"highest-s", "highest-p", "highest-o", "training-revisions",
+                              "scene-revisions", "delivery-revisions"})
       if (place.contains(count) && !place[count].is_number_integer()) place.erase(count);
   } catch (const Json::exception& e) {
     throw Error(fmt::format("The study “{}” is not complete ({}); restore it from a copy.",

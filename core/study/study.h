@@ -50,7 +50,12 @@ struct DeliveryGrid {
   std::string crs;  // WKT
   Place origin;     // a corner of a pixel
   double pixel = 10;
+  int revision = 1;
 };
+
+/// What inputs are called that are no scene, product or outline.
+inline constexpr const char* kTrainingInput = "training";
+inline constexpr const char* kDeliveryInput = "delivery";
 
 struct StudyOutline {
   std::string id, name;
@@ -69,8 +74,9 @@ class Study {
  public:
   /// Error when the folder exists and is not empty, or cannot be made.
   static Study create(const std::filesystem::path& folder, const std::string& name);
-  /// Error: not a study, a newer one, already open elsewhere. A damaged study.json is replaced by
-  /// the last good version; then `notice` says so. Missing scene files are named in `notice` too.
+  /// Error: not a study, one of a newer version, not to be read, already open elsewhere. A
+  /// study.json that is no whole JSON is replaced by the last good version; then `notice` says so.
+  /// Missing scene files are named in `notice` too.
   static Study open(const std::filesystem::path& folder);
 
   void save() const;
@@ -104,7 +110,7 @@ class Study {
   std::string addProduct(Product product);
   /// A product that was made again; its scene, where it has one, counts as changed.
   void replaceProduct(const Product& product);
-  void addOutline(StudyOutline outline);
+  std::string addOutline(StudyOutline outline);
   void setTraining(std::vector<TrainingArea> areas, const std::string& crs);
   /// Moves a product and its file to the bin, and takes its scene out; others made from it become
   /// out of date.
@@ -114,7 +120,8 @@ class Study {
   /// Deletes what is in the bin, for good.
   void emptyBin();
 
-  int revisionOf(const std::string& id) const;  // 0 when it is gone
+  /// Of a scene, product or outline, the training areas or the delivery grid; 0 when it is gone.
+  int revisionOf(const std::string& id) const;
   /// An input changed, went, or is out of date itself.
   bool outOfDate(const Product& product) const;
   /// Whether one is out of date because the other is. Points that were labelled stay what they are
@@ -123,7 +130,8 @@ class Study {
 
   /// A path below the folder for a new file, not taken yet.
   std::filesystem::path freshFile(const std::string& name, const std::string& ending) const;
-  std::string freshId(const std::string& prefix) const;
+  /// An id that nothing in the study has or ever had.
+  std::string takeId(const std::string& prefix);
 
  private:
   struct Lock;

@@ -139,10 +139,12 @@ void requireCovariances(const SignatureSet& set) {
           fmt::format("“{}” has {} training pixel{}, too few for a covariance over {} bands; "
                       "draw at least {}, better {}.",
                       c.name, c.pixels, c.pixels == 1 ? "" : "s", bands, bands + 1, 10 * bands));
-    // Bands that repeat each other leave a pivot that is nothing but rounding.
-    const Eigen::LDLT<Eigen::MatrixXd> ldlt(c.covariance);
-    const double largest = ldlt.vectorD().maxCoeff(), smallest = ldlt.vectorD().minCoeff();
-    if (!(smallest > 1e-12 * largest))
+    // Bands that repeat each other leave a pivot that is nothing but rounding; of correlations, for
+    // the units of the bands say nothing of it.
+    const Eigen::VectorXd sd = c.sd();
+    const Eigen::LDLT<Eigen::MatrixXd> ldlt(sd.cwiseInverse().asDiagonal() * c.covariance *
+                                            sd.cwiseInverse().asDiagonal());
+    if (!(sd.minCoeff() > 0) || !(ldlt.vectorD().minCoeff() > 1e-12))
       throw Error(
           fmt::format("The training pixels of “{}” do not vary enough for a covariance over "
                       "these bands; leave out bands that repeat others or draw more areas.",

@@ -120,7 +120,7 @@ TEST_F(BringInWindow, WhatWasTakenForOneSceneIsTakenApartAndJoined) {
   ASSERT_EQ(incoming()->count(), 4);
   EXPECT_EQ(d().find<QTableWidget>("incomingBands")->rowCount(), 2);
   d().click("backToScenes");
-  EXPECT_TRUE(d().find<QListWidget>("sceneList")->isVisible());
+  EXPECT_TRUE(d().find<TimeLine>("timeLine")->isVisible());
 }
 
 TEST_F(BringInWindow, RadarThatDoesNotTellPowerFromDecibelsIsAsked) {

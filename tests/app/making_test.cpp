@@ -338,15 +338,11 @@ TEST_F(MakingWindow, SmallPolygonsAreLeftOut) {
   d().until([&] { return d().find<QTableWidget>("thresholdTable")->rowCount() == 2; }, "the parts");
   d().make("primary", "the class map");
   const fs::path target = folder_ / "water.gpkg";
-  whenOpen<QMenu>([](QMenu& menu) {
-    menu.findChild<QDoubleSpinBox*>("polygonsSmallest")->setValue(2);
-    menu.findChild<QSpinBox*>("polygonsSmoothing")->setValue(2);
-    for (auto* action : menu.actions())
-      if (action->text() == "All classes")
-        QTest::mouseClick(&menu, Qt::LeftButton, {}, menu.actionGeometry(action).center());
-  });
-  whenAskedForAFile(target);
   d().click("polygons");
+  d().find<QDoubleSpinBox>("polygonsSmallest")->setValue(2);
+  d().find<QSpinBox>("polygonsSmoothing")->setValue(2);
+  whenAskedForAFile(target);
+  d().click("writePolygons");
   d().settle();
   const Layer layer = readLayer(target.string());
   ASSERT_GT(layer.shapes.size(), 1u);

@@ -59,6 +59,22 @@ TEST(Painter, TheRampAroundZeroHasItsMiddleAtZero) {
   }
 }
 
+TEST(Painter, AValueFarBeyondTheStretchIsBrightestAndNotDarkest) {
+  Folder folder;
+  const Grid g = metricGrid(4, 1);
+  Picture p;
+  p.kind = Picture::Kind::Index;
+  p.file = writeFloats(folder / "f.tif", g, {{0.0f, 1.0f, 3e38f, -3e38f}});
+  p.key = "far";
+  p.ramp = "grey";
+  Stretch s;
+  s.low.fill(0), s.high.fill(1);
+  const QImage image = PicturePainter().paint(p, s, pieceOf(g, 1), g.crs);
+  EXPECT_EQ(image.pixelColor(25, 5), image.pixelColor(15, 5));
+  EXPECT_EQ(image.pixelColor(35, 5), image.pixelColor(5, 5));
+  EXPECT_GT(image.pixelColor(25, 5).lightness(), image.pixelColor(35, 5).lightness());
+}
+
 TEST(Painter, ClassesWearTheirColoursAndNoDataIsClear) {
   Folder folder;
   const Grid g = metricGrid(2, 2);

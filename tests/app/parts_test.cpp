@@ -6,6 +6,7 @@
 #include <QSignalSpy>
 #include <QtTest/QTest>
 #include <atomic>
+#include <thread>
 
 #include "charts/chart.h"
 #include "desks/accuracy/matrix_sheet.h"
@@ -106,6 +107,34 @@ TEST(JobRunnerObject, CancelEmptiesTheQueue) {
   EXPECT_FALSE(second);
   ASSERT_EQ(cancelled.size(), 1);
   EXPECT_EQ(cancelled[0][0].toString(), "endless");
+}
+
+TEST(LatestObject, WhatIsOvertakenBeforeItBeginsNeverDoes) {
+  QObject owner;
+  auto* latest = new Latest(&owner);
+  std::atomic<int> begun{0};
+  std::atomic<bool> go{false};
+  int got = -1;
+  const auto done = [&](int v) { got = v; };
+  const auto failed = [](const QString&) {};
+  latest->ask(
+      [&](const Progress&) {
+        ++begun;
+        while (!go) std::this_thread::yield();
+        return 0;
+      },
+      done, failed);
+  ASSERT_TRUE(QTest::qWaitFor([&] { return begun == 1; }, 20000));
+  for (int i = 1; i <= 50; ++i)
+    latest->ask(
+        [&begun, i](const Progress&) {
+          ++begun;
+          return i;
+        },
+        done, failed);
+  go = true;
+  ASSERT_TRUE(QTest::qWaitFor([&] { return got == 50; }, 20000));
+  EXPECT_EQ(begun, 2);
 }
 
 TEST(LatestObject, OnlyTheNewestAnswerArrives) {

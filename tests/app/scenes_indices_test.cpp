@@ -13,6 +13,7 @@ class ScenesDeskWindow : public RealWindow {
   void SetUp() override {
     RealWindow::SetUp();
     d().stage(0);
+    d().click("page-bands");
   }
   const StudyScene& scene() { return *w().bench().currentScene(); }
   void enter(const QString& field, const QString& text) {
@@ -315,7 +316,7 @@ TEST_F(IndicesDeskWindow, ClassesAreNamedInTheTable) {
   const Legend legend = legendOf(RasterFile(s().products.back().file));
   ASSERT_EQ(legend.classes.size(), 3u);
   EXPECT_EQ(legend.classes[2].name, "Deep water");
-  EXPECT_EQ(legend.classes[0].name, "Low");
+  EXPECT_EQ(legend.classes[0].name, "The rest");
   // The areas of the table and of the map agree.
   double all = 0;
   for (const auto& c : s().products.back().facts["classes"]) all += c["area_m2"].get<double>();
@@ -336,15 +337,19 @@ TEST_F(IndicesDeskWindow, PolygonsOfAClassGoOut) {
   makeIndex("index-water");
   d().make("primary", "the class map");
   const fs::path target = folder_ / "water.gpkg";
-  whenMenuOpens("High");
-  whenAskedForAFile(target);
   d().click("polygons");
+  EXPECT_EQ(QApplication::activePopupWidget(), nullptr);
+  EXPECT_TRUE(d().find("primary")->isVisible());
+  d().click("polygonsOf-1");
+  whenAskedForAFile(target);
+  d().click("writePolygons");
   d().settle();
   ASSERT_TRUE(fs::exists(target));
+  EXPECT_FALSE(d().find("polygons")->isChecked());
   const Layer layer = readLayer(target.string());
   ASSERT_GT(layer.shapes.size(), 0u);
   const auto column = layer.table.column("class");
-  for (const auto& row : layer.table.rows) EXPECT_EQ(row[column], "High");
+  for (const auto& row : layer.table.rows) EXPECT_EQ(row[column], "Open water");
 }
 
 TEST_F(IndicesDeskWindow, AFormulaOfEverythingIsTaken) {

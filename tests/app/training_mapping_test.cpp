@@ -78,13 +78,10 @@ TEST_F(TrainingDeskWindow, AFileWithoutAreasIsSaidInPlace) {
 
 TEST_F(TrainingDeskWindow, ANewClassIsNamedDrawnAndRemovedWithItsAreas) {
   const size_t n = s().legend.classes.size();
-  whenOpen<QDialog>([](QDialog& dialog) {
-    auto* name = dialog.findChild<QLineEdit*>("className");
-    name->selectAll();
-    QTest::keyClicks(name, "Sand bank");
-    QTest::keyClick(name, Qt::Key_Return);
-  });
   d().click("newClass");
+  EXPECT_EQ(QApplication::activeModalWidget(), nullptr);  // it folds out on the desk
+  d().press("className", "Sand bank");
+  QTest::keyClick(d().find<QLineEdit>("className"), Qt::Key_Return);
   ASSERT_EQ(s().legend.classes.size(), n + 1);
   const LegendClass made = s().legend.classes.back();
   EXPECT_EQ(made.name, "Sand bank");

@@ -317,7 +317,9 @@ TEST_F(FindWindow, CommandsOutlinesAndHelpAreFound) {
   ASSERT_TRUE(list->item(0)->text().contains("help"));
   QTest::keyClick(w().trail().find(), Qt::Key_Return);
   EXPECT_TRUE(d().find<QLabel>("factSheet")->text().contains("covariance"));
-  d().find<QLabel>("factSheet")->close();
+  EXPECT_EQ(QApplication::activePopupWidget(), nullptr);  // a panel of the window, no popup
+  key(Qt::Key_Escape);
+  EXPECT_FALSE(w().findChild<QLabel*>("factSheet")->isVisible());
   EXPECT_EQ(find("zzzz")->item(0)->text(), "Nothing of that name");
 }
 

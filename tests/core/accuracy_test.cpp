@@ -144,6 +144,21 @@ std::vector<ValidationPoint> tenPoints() {
   return points;
 }
 
+TEST(StratifiedEstimate, WhatIsNotDefinedHasNoInterval) {
+  // Class 3 is in the reference only, class 2 on the map only: no user's accuracy of the one, no
+  // producer's of the other.
+  const auto m = confusionMatrix({{1, 1}, {1, 1}, {1, 3}, {2, 1}, {2, 1}});
+  const auto e = stratifiedEstimate(m, {{1, 100}, {2, 50}});
+  for (const Estimate& none : {e.users[2], e.producers[1]}) {
+    EXPECT_TRUE(std::isnan(none.value));
+    EXPECT_TRUE(std::isnan(none.low));
+    EXPECT_TRUE(std::isnan(none.high));
+  }
+  EXPECT_FALSE(std::isnan(e.users[0].low));
+  const Json j = toJson(e);
+  EXPECT_EQ(j["users_interval"][2], Json::array({nullptr, nullptr}));
+}
+
 TEST(Labelling, ShuffledLabelledSkippedAndClosed) {
   Labelling l(tenPoints(), 3);
   std::vector<int> order;

@@ -75,6 +75,35 @@ TEST(Outputs, SweepWhatAKilledRunLeft) {
   EXPECT_TRUE(folder.names().empty());
 }
 
+TEST(Outputs, OfARunThatIsStillThereNothingIsSwept) {
+  Folder folder;
+  Outputs mine(false);
+  put(mine.add(folder / "a"), "half");
+  Outputs other(false);
+  other.add(folder / "b");
+  mine.commit();
+  EXPECT_EQ(testing::textOf(folder / "a"), "half");
+}
+
+TEST(Outputs, WhatTheSameNumberLeftInAnEarlierLifeIsSwept) {
+  Folder folder;
+  // This process has that number, but it started at another time.
+  put(folder / (".zpatch-" + std::to_string(getpid()) + "-1-0-map.tif"), "left behind");
+  Outputs outputs(false);
+  outputs.add(folder / "x");
+  EXPECT_TRUE(folder.names().empty());
+}
+
+TEST(Table, AWrongColumnListsTenAtMostAndTheNearest) {
+  Table t;
+  for (int i = 1; i <= 40; ++i) t.columns.push_back("column" + std::to_string(i));
+  const std::string s = sentenceOf([&] { t.column("colunm39"); });
+  EXPECT_NE(s.find("column10"), std::string::npos) << s;
+  EXPECT_EQ(s.find("column11,"), std::string::npos) << s;
+  EXPECT_NE(s.find("30 more"), std::string::npos) << s;
+  EXPECT_NE(s.find("“column39”"), std::string::npos) << s;
+}
+
 TEST(Text, ShortestFormReadsBack) {
   for (double v : {0.1, 1.0 / 3, -2.5e-300, 123456789.125}) EXPECT_EQ(parseNumber(shortest(v)), v);
   EXPECT_EQ(shortest(std::nan("")), "");

@@ -3,6 +3,7 @@
 #include "index/class_change.h"
 #include "index/compare_layers.h"
 #include "index/histogram.h"
+#include "legend/class_map.h"
 #include "outline/class_polygons.h"
 #include "outline/scanline.h"
 #include "support/rasters.h"
@@ -25,9 +26,45 @@ TEST(ClassChange, FromToTableAndMap) {
             (std::vector<uint16_t>{4, 2, 3, 1, 4, 0, 0, 2}));
   classChange(folder / "a.tif", folder / "b.tif", 0, folder / "all.tif");
   EXPECT_EQ(zp::testing::readCodes(folder / "all.tif"),
-            (std::vector<uint16_t>{1, 2, 1, 3, 1, 0, 0, 2}));
-  EXPECT_EQ(legendOf(RasterFile(folder / "all.tif")).find(2)->name, "class 1 → class 2");
+            (std::vector<uint16_t>{3, 1, 4, 2, 5, 0, 0, 1}));
+  EXPECT_EQ(legendOf(RasterFile(folder / "all.tif")).find(1)->name, "class 1 → class 2");
+  EXPECT_EQ(legendOf(RasterFile(folder / "all.tif")).find(5)->name, "class 3, as before");
   EXPECT_THROW(classChange(folder / "a.tif", folder / "b.tif", 9, folder / "d.tif"), Error);
+}
+
+TEST(ClassChange, ItsColoursAreThoseOfTheClassesItLeadsTo) {
+  Folder folder;
+  const Grid g = metricGrid(2, 2);
+  Legend legend;
+  for (const auto& [code, name, colour] :
+       {std::tuple{1, "water", Colour{20, 90, 200}}, {2, "reed", Colour{180, 150, 60}}}) {
+    LegendClass c;
+    c.code = code, c.name = name, c.colour = colour;
+    legend.add(c);
+  }
+  for (const auto& [file, codes] :
+       {std::pair{"a.tif", std::vector<uint16_t>{1, 1, 2, 2}}, {"b.tif", {1, 2, 1, 2}}}) {
+    RasterWriter writer(folder / file, classMapSpec(g, legend, "m"));
+    writer.writeCodes(1, {0, 0, 2, 2}, codes);
+    writer.finish();
+  }
+  classChange(folder / "a.tif", folder / "b.tif", 0, folder / "c.tif");
+  const Legend got = legendOf(RasterFile(folder / "c.tif"));
+  const auto colourOf = [&](const std::string& name) {
+    for (const auto& c : got.classes)
+      if (c.name == name) return c.colour;
+    ADD_FAILURE() << name;
+    return Colour();
+  };
+  EXPECT_EQ(colourText(colourOf("water → reed")), colourText({180, 150, 60}));
+  EXPECT_EQ(colourText(colourOf("reed → water")), colourText({20, 90, 200}));
+  const auto spread = [](Colour c) {
+    return std::max({c.r, c.g, c.b}) - std::min({c.r, c.g, c.b});
+  };
+  const Colour same = colourOf("water, as before");
+  EXPECT_LT(spread(same), 180 / 3);  // far less of a colour, and darker
+  EXPECT_GT(same.b, same.r);         // but still a blue
+  EXPECT_LT(same.b, 120);
 }
 
 TEST(ClassChange, HowOftenFirstAndLast) {
@@ -67,6 +104,32 @@ TEST(Histogram, OfAPartAndItsValley) {
   EXPECT_GT(*valley, 0.1);
   EXPECT_LT(*valley, 1);
   EXPECT_FALSE(valleyThreshold(histogramOf(std::vector<float>{1, 1, 1, 1, 1}, 16)));
+}
+
+TEST(Histogram, AFewFarValuesDoNotPressTheRestIntoOneBar) {
+  Folder folder;
+  const Grid g = metricGrid(200, 100);
+  std::vector<float> v(g.pixels());
+  for (size_t i = 0; i < v.size(); ++i) v[i] = static_cast<float>(i % 1000) / 1000;
+  v[10] = 50000, v[11] = 60000, v[12] = -700;
+  writeFloats(folder / "v.tif", g, {v});
+  for (const Histogram& h : {histogramOf(folder / "v.tif", 1, 100), histogramOf(v, 100)}) {
+    EXPECT_GT(h.low, -0.05);
+    EXPECT_LT(h.high, 1.05);
+    EXPECT_EQ(h.statistics.max, 60000);
+    EXPECT_GE(h.above, 2u);
+    EXPECT_GE(h.below, 1u);
+    size_t inside = 0, filled = 0;
+    for (const size_t n : h.bins) inside += n, filled += n > 0 ? 1 : 0;
+    EXPECT_EQ(inside + h.below + h.above, v.size());  // every pixel is counted once
+    EXPECT_GT(filled, 90u);
+  }
+  // Without far values the axis is the range.
+  for (auto& x : v) x = std::min(1.0f, std::max(0.0f, x));
+  const Histogram whole = histogramOf(v, 100);
+  EXPECT_EQ(whole.low, 0);
+  EXPECT_EQ(whole.high, 1);
+  EXPECT_EQ(whole.below + whole.above, 0u);
 }
 
 TEST(ClassPolygons, RasterisedTheyGiveTheMapBack) {

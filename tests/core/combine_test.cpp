@@ -8,6 +8,7 @@
 #include "radar/speckle.h"
 #include "scene/dark_object.h"
 #include "scene/normalise.h"
+#include "scene/quantile.h"
 #include "scene/shift.h"
 #include "support/rasters.h"
 
@@ -144,6 +145,67 @@ TEST(Sharpen, KeepsTheBandsWhereTheSharpOneIsTheirMean) {
     for (size_t i = 0; i < 1024; ++i) ASSERT_NEAR(red[i], in.band(0)[i], 1e-5);
     EXPECT_EQ(RasterFile(out).metadata().at("fit_for_classes"), "no");
   }
+}
+
+TEST(Sharpen, DetailComesFromTheSharpBandAndTheMeanFromTheCoarse) {
+  Folder folder;
+  // Coarse bands that rise evenly, so that they are known between their pixels too.
+  const Grid coarse = metricGrid(20, 20, 40), fine = metricGrid(80, 80, 10);
+  std::vector<float> red(400), nir(400), sharp(6400);
+  const auto redAt = [](double x, double) { return 0.1 + 0.00005 * x; };
+  const auto nirAt = [](double, double y) { return 0.3 + 0.0001 * y; };
+  for (size_t i = 0; i < 400; ++i) {
+    const double x = (static_cast<double>(i % 20) + 0.5) * 40,
+                 y = (static_cast<double>(i / 20) + 0.5) * 40;
+    red[i] = static_cast<float>(redAt(x, y)), nir[i] = static_cast<float>(nirAt(x, y));
+  }
+  // The sharp band: their mean, with a pattern that cancels out in every coarse pixel.
+  const auto pattern = [](size_t i) { return (i % 80 + i / 80) % 2 == 0 ? 0.02 : -0.02; };
+  for (size_t i = 0; i < 6400; ++i) {
+    const double x = (static_cast<double>(i % 80) + 0.5) * 10,
+                 y = (static_cast<double>(i / 80) + 0.5) * 10;
+    sharp[i] = static_cast<float>((redAt(x, y) + nirAt(x, y)) / 2 + pattern(i));
+  }
+  const Scene low = sceneOf(folder / "low.tif", coarse, {red, nir}, {"red", "nir"}),
+              high = sceneOf(folder / "high.tif", fine, {sharp}, {"pan"});
+  for (const auto how : {Sharpening::Brovey, Sharpening::GramSchmidt}) {
+    sharpen(low, {0, 1}, high, 0, how, folder / "out.tif");
+    for (const int band : {1, 2}) {
+      const auto out = readFloats(folder / "out.tif", band);
+      for (size_t r = 4; r < 16; ++r)
+        for (size_t c = 4; c < 16; ++c) {
+          double mean = 0, detail = 0;
+          for (size_t y = 0; y < 4; ++y)
+            for (size_t x = 0; x < 4; ++x) {
+              const size_t i = (r * 4 + y) * 80 + c * 4 + x;
+              mean += static_cast<double>(out[i]) / 16;
+              detail += static_cast<double>(out[i]) * (pattern(i) > 0 ? 1 : -1) / 16;
+            }
+          const double was = static_cast<double>((band == 1 ? red : nir)[r * 20 + c]);
+          EXPECT_NEAR(mean, was, 0.02 * was) << band << " at " << r << "," << c;
+          EXPECT_GT(detail, 0.004) << band << " at " << r << "," << c;
+        }
+    }
+    fs::remove(folder / "out.tif");
+  }
+}
+
+TEST(Quantile, IsTheValueOfItsRankWhateverTheSignsAndGaps) {
+  Folder folder;
+  const Grid g = metricGrid(130, 90);
+  std::vector<float> v(g.pixels());
+  std::mt19937 random(5);
+  std::normal_distribution<float> spread(-0.1f, 2);
+  for (auto& x : v) x = spread(random);
+  v[7] = v[8] = NAN;
+  const Scene s = sceneOf(folder / "s.tif", g, {v}, {"nir"});
+  std::erase_if(v, [](float x) { return std::isnan(x); });
+  std::sort(v.begin(), v.end());
+  for (const double share : {0.0, 0.0001, 0.01, 0.3, 0.5, 1.0})
+    EXPECT_EQ(quantileOf(BandReader(s, {0}), 0, share),
+              v[static_cast<size_t>(share * static_cast<double>(v.size() - 1))]);
+  const Scene none = sceneOf(folder / "n.tif", metricGrid(2, 1), {{NAN, NAN}}, {"nir"});
+  EXPECT_THROW(quantileOf(BandReader(none, {0}), 0, 0.5), Error);
 }
 
 TEST(DarkObject, HazeFollowsTheWavelength) {

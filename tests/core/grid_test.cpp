@@ -6,6 +6,7 @@
 
 #include "grid/pixel_area.h"
 #include "grid/place_text.h"
+#include "grid/reduced_copy.h"
 #include "legend/class_map.h"
 #include "support/rasters.h"
 
@@ -282,6 +283,89 @@ TEST(PlaceText, UsualWritings) {
   for (const char* none :
        {"", "reed", "3", "1 2 3", "3°70'W 50°N", "3 W 4 E", "3 W 4", "ndvi 2", "°"})
     EXPECT_TRUE(placesIn(none).empty()) << none;
+}
+
+TEST(ReducedCopy, IsLookedAtFromAfarAndOnlyWhenItIsOfThisRaster) {
+  Folder folder;
+  RasterSpec spec;
+  spec.grid = metricGrid(4400, 4000);
+  spec.type = NumberType::UInt16;
+  spec.nodata = 0;
+  spec.bands.resize(2);
+  for (auto& b : spec.bands) b.scale = 0.5;
+  const fs::path file = folder / "large.tif", copy = folder / "copy.tif";
+  {
+    RasterWriter writer(file, spec);
+    std::vector<uint16_t> rows;
+    for (int y = 0; y < 4000; y += 256) {
+      const Window w{0, y, 4400, std::min(256, 4000 - y)};
+      rows.assign(w.pixels(), 10);
+      for (size_t i = 0; i < rows.size(); ++i)
+        if (i % 4400 >= 2200) rows[i] = 30;
+      writer.writeCodes(1, w, rows);
+      for (auto& v : rows) v = v == 30 ? 0 : 8;
+      writer.writeCodes(2, w, rows);
+    }
+    writer.finish();
+  }
+  RasterFile raster(file);
+  ASSERT_TRUE(needsReducedCopy(raster));
+  makeReducedCopy(file, copy);
+  EXPECT_EQ(folder.names(), (std::vector<std::string>{"copy.tif", "large.tif"}));
+  ASSERT_TRUE(raster.lookFrom(copy));
+  std::vector<float> look(44 * 40);
+  for (const int band : {1, 2}) {
+    raster.read(band, {0, 0, 4400, 4000}, look.data(), 44, 40);
+    for (size_t i = 0; i < look.size(); ++i) {
+      const size_t column = i % 44;
+      if (column == 21 || column == 22) continue;  // beside the border
+      const bool left = column < 22;
+      if (band == 2 && !left)
+        EXPECT_TRUE(std::isnan(look[i]));
+      else
+        EXPECT_EQ(look[i], band == 2 ? 4 : left ? 5 : 15);
+    }
+    // A part of it, on its place.
+    raster.read(band, {2000, 1000, 400, 400}, look.data(), 40, 40);
+    EXPECT_EQ(look[0], band == 1 ? 5 : 4);
+    EXPECT_TRUE(band == 1 ? look[39] == 15 : std::isnan(look[39]));
+  }
+  // Another raster's copy, or one from before the raster was written, is none.
+  writeFloats(folder / "other.tif", metricGrid(50, 50), {std::vector<float>(2500, 1)});
+  EXPECT_FALSE(RasterFile(folder / "other.tif").lookFrom(copy));
+  fs::last_write_time(copy, fs::last_write_time(file) - std::chrono::seconds(5));
+  EXPECT_FALSE(RasterFile(file).lookFrom(copy));
+  Progress cancelled;
+  cancelled.cancel();
+  EXPECT_THROW(makeReducedCopy(file, folder / "no.tif", cancelled), Cancelled);
+  EXPECT_EQ(folder.names().size(), 3u);
+}
+
+TEST(ReadSampled, SomeRowsOfBlocksStandForAll) {
+  Folder folder;
+  RasterSpec spec;
+  spec.grid = metricGrid(9000, 6000);
+  spec.type = NumberType::Byte;
+  spec.bands.resize(1);
+  {
+    RasterWriter writer(folder / "l.tif", spec);
+    for (int y = 0; y < 6000; y += 256) {
+      const Window w{0, y, 9000, std::min(256, 6000 - y)};
+      std::vector<uint16_t> rows(w.pixels());
+      for (size_t i = 0; i < rows.size(); ++i)
+        rows[i] = static_cast<uint16_t>(1 + i % 9000 / 3000 + (y + static_cast<int>(i / 9000) >= 3072 ? 100 : 0));
+      writer.writeCodes(1, w, rows);
+    }
+    writer.finish();
+  }
+  const RasterFile raster(folder / "l.tif");
+  std::vector<float> look(90 * 60);
+  raster.readSampled(1, {0, 0, 9000, 6000}, raster.conversion(1), look.data(), 90, 60);
+  for (size_t r = 0; r < 60; ++r) {
+    if (r > 22 && r < 40) continue;  // where the border lies, stretched
+    for (size_t c = 0; c < 90; ++c)
+      EXPECT_EQ(look[r * 90 + c], static_cast<float>(1 + c / 30 + (r >= 40 ? 100 : 0))) << r << c;
+  }
 }
 
 }  // namespace

@@ -2,6 +2,7 @@
 
 #include <cmath>
 #include <fstream>
+#include <map>
 
 #include "base/outputs.h"
 #include "base/random.h"
@@ -218,6 +219,35 @@ TEST(Threshold, DoublesAreComparedAsDoubles) {
   legend.addMissing(2, "b");
   thresholdToClasses(folder / "d.tif", 1, {16777216.5}, legend, folder / "c.tif");
   EXPECT_EQ(readCodes(folder / "c.tif")[0], 1);  // as float both would be equal and it would be 2
+}
+
+TEST(Threshold, EveryPixelIsInTheClassOfItsInterval) {
+  Folder folder;
+  const Grid g = metricGrid(301, 257);
+  std::vector<float> v(g.pixels());
+  for (size_t i = 0; i < v.size(); ++i) {
+    v[i] = static_cast<float>(mix(i) % 1000) / 1000;  // thresholds are hit exactly, often
+    if (mix(i) % 17 == 0) v[i] = -9999;
+  }
+  writeFloats(folder / "f.tif", g, {v}, {}, -9999);
+  Legend legend;
+  for (const int code : {3, 7, 20, 300}) legend.addMissing(code, "c" + std::to_string(code));
+  const std::vector<double> at{0.125, 0.5, 0.75};
+  thresholdToClasses(folder / "f.tif", 1, at, legend, folder / "c.tif");
+  const auto got = readCodes(folder / "c.tif");
+  std::map<uint16_t, size_t> want;
+  for (size_t i = 0; i < v.size(); ++i) {
+    const uint16_t code = v[i] < 0        ? 0
+                          : v[i] < 0.125f ? 3
+                          : v[i] < 0.5f   ? 7
+                          : v[i] < 0.75f  ? 20
+                                          : 300;
+    ++want[code];
+    ASSERT_EQ(got[i], code) << i << ": " << v[i];
+  }
+  EXPECT_EQ(want.size(), 5u);
+  for (const auto& a : classAreas(folder / "c.tif"))
+    EXPECT_EQ(a.pixels, want[static_cast<uint16_t>(a.code)]) << a.code;
 }
 
 }  // namespace

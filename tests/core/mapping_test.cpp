@@ -391,5 +391,62 @@ TEST(BandsFromText, OrderAndErrors) {
             std::string::npos);
 }
 
+TEST(MaximumLikelihood, PriorsMoveTheBorderAndOnlyPixelsAtIt) {
+  // Two classes of one band with the same spread: the border lies where the densities, weighted by
+  // the priors, are equal: the middle plus variance / distance × ln(prior of the lower / upper).
+  SignatureSet set;
+  set.bands = {"nir"};
+  for (const auto& [code, mean] : {std::pair{1, 2.0}, {2, 4.0}}) {
+    Signature s;
+    s.code = code;
+    s.pixels = 100;
+    s.mean = s.min = s.max = Eigen::VectorXd::Constant(1, mean);
+    s.covariance = Eigen::MatrixXd::Constant(1, 1, 0.5);
+    set.classes.push_back(s);
+  }
+  std::vector<float> ramp;
+  for (int i = 0; i <= 600; ++i) ramp.push_back(0.01f * static_cast<float>(i));
+  const auto classify = [&](const MethodOptions& options) {
+    std::vector<uint16_t> codes(ramp.size());
+    MaximumLikelihood(set, options).classify({ramp.data()}, ramp.size(), codes.data());
+    return codes;
+  };
+  MethodOptions nine;
+  nine.priors = {{1, 0.9}, {2, 0.1}};
+  const auto equal = classify({}), weighted = classify(nine);
+  const double border = 3 + 0.5 / 2 * std::log(9.0);
+  size_t moved = 0;
+  for (size_t i = 0; i < ramp.size(); ++i) {
+    const auto v = static_cast<double>(ramp[i]);
+    EXPECT_TRUE(std::abs(v - 3) < 0.006 || equal[i] == (v < 3 ? 1 : 2)) << v;
+    EXPECT_TRUE(std::abs(v - border) < 0.006 || weighted[i] == (v < border ? 1 : 2)) << v;
+    if (equal[i] == weighted[i]) continue;
+    ++moved;
+    EXPECT_EQ(weighted[i], 1) << v;  // only towards the class that is likelier from the start
+    EXPECT_GT(v, 2.99);
+    EXPECT_LT(v, border + 0.01);
+  }
+  EXPECT_NEAR(static_cast<double>(moved), (border - 3) / 0.01, 2);
+}
+
+TEST(Covariances, DoNotDependOnTheUnitsOfTheBands) {
+  // One band in kelvin, one in reflectance, well apart from each other's multiple: the second's
+  // variance is a millionth of a millionth of the first's.
+  SignatureSet set;
+  set.bands = {"temperature", "reflectance"};
+  Signature s;
+  s.code = 1, s.pixels = 50;
+  s.mean = s.min = s.max = Eigen::VectorXd::Zero(2);
+  s.covariance = Eigen::MatrixXd(2, 2);
+  s.covariance << 1e7, 0.3 * std::sqrt(1e7 * 1e-6), 0.3 * std::sqrt(1e7 * 1e-6), 1e-6;
+  set.classes = {s};
+  EXPECT_NO_THROW(requireCovariances(set));
+  // Bands that repeat each other are found in any unit.
+  set.classes[0].covariance << 1e7, std::sqrt(1e7 * 1e-6), std::sqrt(1e7 * 1e-6), 1e-6;
+  EXPECT_THROW(requireCovariances(set), Error);
+  set.classes[0].covariance << 1e7, 0, 0, 0;  // one that does not vary
+  EXPECT_THROW(requireCovariances(set), Error);
+}
+
 }  // namespace
 }  // namespace zp

@@ -126,6 +126,137 @@ TEST(Plan, InsideAnOutline) {
   }
 }
 
+/// Points of a triangle whose edges run across the pixels.
+const Ring kTriangle{{500113, 4999987}, {500537, 4999777}, {500089, 4999633}};
+
+double sideOf(Place p, Place a, Place b) {
+  return (b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x);
+}
+
+TEST(Plan, RandomPointsLieInThePolygonItself) {
+  Folder folder;
+  writeFloats(folder / "f.tif", metricGrid(60, 40), {std::vector<float>(2400, 1)});
+  writeAreas(folder / "a.gpkg", {{1, "a", kTriangle}});
+  const Layer inside = readLayer((folder / "a.gpkg").string());
+  size_t edge = 0, all = 0;
+  for (uint64_t seed = 0; seed < 40; ++seed)
+    for (const auto& p :
+         placePoints(folder / "f.tif", {PlanKind::Random, 100, {}, seed}, &inside).points) {
+      const double d[] = {sideOf(p.place, kTriangle[0], kTriangle[1]),
+                          sideOf(p.place, kTriangle[1], kTriangle[2]),
+                          sideOf(p.place, kTriangle[2], kTriangle[0])};
+      EXPECT_TRUE((d[0] <= 0 && d[1] <= 0 && d[2] <= 0) || (d[0] >= 0 && d[1] >= 0 && d[2] >= 0))
+          << p.place.x << " " << p.place.y;
+      ++all;
+      // Nearer to the first edge than 5 m, a strip of known area.
+      if (std::abs(d[0]) / std::hypot(424, 210) < 5) ++edge;
+    }
+  // Shares of the triangle's area: the strip is a trapezium, a triangle less its smaller likeness.
+  const double area = std::abs(sideOf(kTriangle[2], kTriangle[0], kTriangle[1])) / 2,
+               height = 2 * area / std::hypot(424, 210);
+  const double share = 1 - (1 - 5 / height) * (1 - 5 / height);
+  const double sd = std::sqrt(share * (1 - share) / static_cast<double>(all));
+  EXPECT_NEAR(static_cast<double>(edge) / static_cast<double>(all), share, 4 * sd);
+}
+
+Grid degreeGrid(double top, int rows) {
+  Grid g = metricGrid(200, rows);
+  g.transform = {10, 0.05, 0, top, 0, -0.05};
+  g.crs = crsFrom("EPSG:4326");
+  return g;
+}
+
+TEST(Plan, InDegreesEverySquareMetreIsEquallyLikely) {
+  Folder folder;
+  const Grid g = degreeGrid(75, 500);  // 75° to 50° N
+  writeFloats(folder / "f.tif", g, {std::vector<float>(g.pixels(), 1)});
+  std::vector<uint16_t> codes(g.pixels(), 1);
+  writeCodes(folder / "m.tif", g, codes);
+  for (const bool stratified : {false, true}) {
+    double north = 0, all = 0;
+    for (uint64_t seed = 1; seed <= 20; ++seed) {
+      SamplingPlan plan{stratified ? PlanKind::Stratified : PlanKind::Random, 500, {}, seed};
+      for (const auto& p : placePoints(folder / (stratified ? "m.tif" : "f.tif"), plan).points) {
+        all += 1;
+        north += p.place.y > 62.5 ? 1 : 0;
+      }
+    }
+    // On the sphere, which is near enough: areas go with the difference of sines.
+    const auto sine = [](double degrees) { return std::sin(degrees * std::acos(-1.0) / 180); };
+    const double share = (sine(75) - sine(62.5)) / (sine(75) - sine(50));
+    EXPECT_NEAR(north / all, share, 4 * std::sqrt(share * (1 - share) / all) + 0.003);
+  }
+}
+
+TEST(Plan, OverASceneItsMaskItsShiftAndItsNoDataCount) {
+  Folder folder;
+  const Grid g = metricGrid(10, 4);
+  std::vector<float> v(40, 5);
+  for (size_t i = 0; i < 40; ++i)
+    if (i % 10 < 2) v[i] = 7;  // no data of the scene, not of the file
+  writeFloats(folder / "s.tif", g, {v});
+  std::vector<uint16_t> mask(40, 0);
+  for (size_t i = 0; i < 40; ++i)
+    if (i % 10 > 7) mask[i] = 1;
+  writeCodes(folder / "mask.tif", g, mask);
+  SceneOptions options;
+  options.nodata = 7;
+  Scene s = openScene(folder / "s.tif", options);
+  s.mask = folder / "mask.tif";
+  moveScene(s, {1000, 0});
+  const auto placed = placePoints(s, {PlanKind::Random, 24, {}, 1});  // all that there are
+  for (const auto& p : placed.points) {
+    EXPECT_GE(p.place.x, 501020);
+    EXPECT_LT(p.place.x, 501080);
+  }
+  EXPECT_NE(sentenceOf([&] {
+              placePoints(s, {PlanKind::Random, 25, {}, 1});
+            }).find("Only 24"),
+            std::string::npos);
+}
+
+TEST(Readings, ASceneBandHasItsOwnConversionInEveryNumberType) {
+  Folder folder;
+  for (const auto type : {NumberType::Float64, NumberType::Int32, NumberType::UInt32,
+                          NumberType::Float32, NumberType::UInt16}) {
+    const Grid g = metricGrid(3, 2);
+    RasterSpec spec;
+    spec.grid = g;
+    spec.type = type;
+    spec.bands.resize(1);
+    const fs::path file = folder / ("t" + std::to_string(static_cast<int>(type)) + ".tif");
+    RasterWriter writer(file, spec);
+    std::vector<float> values{10, 20, 30, 40, 50, 60};
+    writer.write(1, {0, 0, 3, 2}, values);
+    writer.finish();
+    Scene s = openScene(file);
+    s.bands[0].conversion = {20.0, 0.5, 3.0};
+    const std::vector<Place> two{g.centre(0, 0), g.centre(1, 0)};
+    OpenRasters open;
+    for (const auto& read : {readBandAt(two, g.crs, s, 0),
+                             std::vector<double>{readBandAt(two[0], g.crs, s, 0, open),
+                                                 readBandAt(two[1], g.crs, s, 0, open)}}) {
+      EXPECT_EQ(read[0], 8) << static_cast<int>(type);
+      EXPECT_TRUE(std::isnan(read[1])) << static_cast<int>(type);
+    }
+  }
+}
+
+TEST(Readings, AFileThatIsWrittenAnewIsOpenedAnew) {
+  Folder folder;
+  const Grid g = metricGrid(2, 1);
+  writeFloats(folder / "a.tif", g, {{1, 2}});
+  OpenRasters open;
+  EXPECT_EQ(readAt(g.centre(1, 0), g.crs, folder / "a.tif", 1, open), 2);
+  const auto later = fs::last_write_time(folder / "a.tif") + std::chrono::seconds(2);
+  fs::remove(folder / "a.tif");
+  writeFloats(folder / "a.tif", g, {{1, 9}});
+  fs::last_write_time(folder / "a.tif", later);
+  EXPECT_EQ(readAt(g.centre(1, 0), g.crs, folder / "a.tif", 1, open), 9);
+  fs::remove(folder / "a.tif");
+  EXPECT_THROW(readAt(g.centre(1, 0), g.crs, folder / "a.tif", 1, open), Error);
+}
+
 TEST(Readings, ManyPlacesAgreeWithTheWholeRaster) {
   Folder folder;
   const Grid g = metricGrid(700, 300);

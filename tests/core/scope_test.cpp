@@ -51,9 +51,14 @@ TEST(Scope, AnotherGridIsBroughtOverAndSaid) {
       computeIndex(scope, parseFormula("b.nir - a.nir", scope.names()), "d", folder / "d.tif");
   EXPECT_EQ(st.valid, 64u);
   EXPECT_FLOAT_EQ(static_cast<float>(st.mean), 2);
-  const auto warnings = warningsFor(scope, {"a.nir", "b.nir"});
+  const auto warnings = warningsFor(scope, parseFormula("a.nir + b.nir", scope.names()));
   ASSERT_EQ(warnings.size(), 1u);
   EXPECT_NE(warnings[0].find("b nir"), std::string::npos);
+}
+
+std::vector<std::string> warningsOfBoth(const Scene& a, const Scene& b) {
+  const Scope scope({{"a", a}, {"b", b}});
+  return warningsFor(scope, parseFormula("a.nir + b.nir", scope.names()));
 }
 
 TEST(Scope, MixedStatesAndUnscaledIntegersAreWarnedAbout) {
@@ -65,13 +70,13 @@ TEST(Scope, MixedStatesAndUnscaledIntegersAreWarnedAbout) {
   setRoles(b, {{"nir", 1}});
   a.state = ValueState::TopOfAtmosphere;
   b.state = ValueState::SurfaceReflectance;
-  const auto warnings = warningsFor(Scope({{"a", a}, {"b", b}}), {"a.nir", "b.nir"});
+  const auto warnings = warningsOfBoth(a, b);
   ASSERT_EQ(warnings.size(), 2u);
   EXPECT_NE(warnings[0].find("mixes"), std::string::npos);
   EXPECT_NE(warnings[1].find("whole numbers without scale"), std::string::npos);
   b.bands[0].conversion.scale = 0.0001;
   b.state = ValueState::TopOfAtmosphere;
-  EXPECT_TRUE(warningsFor(Scope({{"a", a}, {"b", b}}), {"a.nir", "b.nir"}).empty());
+  EXPECT_TRUE(warningsOfBoth(a, b).empty());
 }
 
 TEST(Scope, NamesMadeFromAnyText) {

@@ -148,6 +148,78 @@ TEST(StudySteps, TheDeliveryGridHoldsForResults) {
   EXPECT_NEAR(d.study.product(id)->facts["mean"].get<double>(), 0.2, 1e-6);
 }
 
+TEST(StudySteps, TheDeliveryGridIsAnInput) {
+  Sample d;
+  const auto id = d.run({{"do", "index"}, {"scene", d.spring}, {"formula", "nir"}, {"name", "N"}});
+  EXPECT_FALSE(d.study.outOfDate(*d.study.product(id)));
+  d.study.delivery = DeliveryGrid{crsFrom("EPSG:32628"), {400000, 5000000}, 25, 1};
+  EXPECT_TRUE(d.study.outOfDate(*d.study.product(id)));
+  const Product before = *d.study.product(id);
+  d.study.replaceProduct(runStep(d.study, before.step, Progress(), &before));
+  EXPECT_FALSE(d.study.outOfDate(*d.study.product(id)));
+  d.study.save();
+  ++d.study.delivery->revision;
+  EXPECT_TRUE(d.study.outOfDate(*d.study.product(id)));
+}
+
+TEST(StudySteps, AnOutlineIsAnInputAndItsIdIsNeverUsedAgain) {
+  Sample d;
+  writeAreas(
+      d.folder / "a.gpkg",
+      {{1, "a", {{500020, 4999980}, {500120, 4999980}, {500120, 4999880}, {500020, 4999880}}}});
+  StudyOutline o;
+  o.layer = (d.folder / "a.gpkg").string();
+  o.name = "Area";
+  const auto first = d.study.addOutline(o);
+  const auto id = d.run(
+      {{"do", "index"}, {"scene", d.spring}, {"formula", "nir"}, {"name", "N"}, {"inside", first}});
+  const auto points = d.run({{"do", "points"},
+                             {"over", d.spring},
+                             {"plan", "random"},
+                             {"count", 3},
+                             {"seed", 1},
+                             {"inside", first},
+                             {"name", "P"}});
+  EXPECT_FALSE(d.study.outOfDate(*d.study.product(id)));
+  d.study.outlines.clear();
+  EXPECT_TRUE(d.study.outOfDate(*d.study.product(id)));
+  EXPECT_TRUE(d.study.outOfDate(*d.study.product(points)));
+  const auto second = d.study.addOutline(o);
+  EXPECT_NE(second, first);
+  EXPECT_TRUE(d.study.outOfDate(*d.study.product(id)));
+  // Points inside an outline that is gone are refused, not placed everywhere.
+  const Product before = *d.study.product(points);
+  EXPECT_NE(sentenceOf([&] {
+              runStep(d.study, before.step, Progress(), &before);
+            }).find("outline of this step is gone"),
+            std::string::npos);
+  d.study.save();
+}
+
+TEST(StudySteps, AMadeSceneThatIsMadeAgainHasItsNewGrid) {
+  Sample d;
+  const auto id = d.run({{"do", "composite"},
+                         {"scenes", {d.spring, d.autumn}},
+                         {"how", "median"},
+                         {"name", "Median"}});
+  auto& made = d.study.scenes.back();
+  made.scene.bands[0].role = "green";  // as a person said
+  fs::remove(d.folder / "Spring 2031.tif");
+  const Grid larger = metricGrid(30, 25);
+  d.study.scene(d.spring)->scene = openScene(writeFloats(
+      d.folder / "Spring 2031.tif", larger,
+      {std::vector<float>(larger.pixels(), 0.1f), std::vector<float>(larger.pixels(), 0.2f)},
+      {"red", "nir"}));
+  const Product before = *d.study.product(id);
+  d.study.replaceProduct(runStep(d.study, before.step, Progress(), &before));
+  EXPECT_EQ(d.study.scenes.back().scene.grid.width, 30);
+  EXPECT_EQ(d.study.scenes.back().scene.grid.height, 25);
+  EXPECT_EQ(d.study.scenes.back().scene.bands[0].role, "green");
+  const auto index = d.run(
+      {{"do", "index"}, {"scene", d.study.scenes.back().id}, {"formula", "nir"}, {"name", "N"}});
+  EXPECT_EQ(RasterFile(d.study.product(index)->file).grid().width, 30);
+}
+
 TEST(StudySteps, AComparisonWithAnothers) {
   Sample d;
   const auto a =
@@ -158,23 +230,49 @@ TEST(StudySteps, AComparisonWithAnothers) {
   EXPECT_EQ(d.study.product(c)->facts["reasons"][0].get<std::string>().rfind("Offset", 0), 0u);
 }
 
-TEST(StudySteps, AllThatMakesScenesRuns) {
+TEST(StudySteps, AllThatMakesScenesGivesItsValues) {
   Sample d;
-  d.run({{"do", "stack"},
-         {"bands",
-          Json::array({{{"scene", d.spring}, {"band", 1}}, {{"scene", d.autumn}, {"band", 1}}})},
-         {"name", "Stack"},
-         {"type", "uint16"},
-         {"scale", 0.001}});
-  EXPECT_EQ(d.study.scenes.back().scene.bands.size(), 2u);
-  d.run({{"do", "join"}, {"scenes", {d.spring, d.autumn}}, {"name", "Joined"}});
-  d.run({{"do", "sharpen"},
-         {"scene", d.spring},
-         {"sharp", d.autumn},
-         {"band", 0},
-         {"name", "Sharp"}});
-  for (auto& b : d.study.scene(d.spring)->scene.bands) b.wavelength = 600;
-  d.run({{"do", "haze"}, {"scene", d.spring}, {"start", 0}, {"name", "Clear"}});
+  const auto madeBy = [&](const Json& step) {
+    return RasterFile(d.study.product(d.run(step))->file).path();
+  };
+  const fs::path stacked = madeBy({{"do", "stack"},
+                                   {"bands", Json::array({{{"scene", d.spring}, {"band", 1}},
+                                                          {{"scene", d.autumn}, {"band", 1}}})},
+                                   {"name", "Stack"},
+                                   {"type", "uint16"},
+                                   {"scale", 0.001}});
+  ASSERT_EQ(d.study.scenes.back().scene.bands.size(), 2u);
+  for (const int p : {0, 399}) {
+    EXPECT_NEAR(readFloats(stacked, 1)[static_cast<size_t>(p)], 0.2, 1e-6);
+    EXPECT_NEAR(readFloats(stacked, 2)[static_cast<size_t>(p)], 0.6, 1e-6);
+  }
+  // Where both are, the first one's pixels.
+  const fs::path joined =
+      madeBy({{"do", "join"}, {"scenes", {d.autumn, d.spring}}, {"name", "Joined"}});
+  EXPECT_EQ(readFloats(joined, 1), readFloats(d.folder / "Autumn 2031.tif", 1));
+  EXPECT_EQ(readFloats(joined, 2), readFloats(d.folder / "Autumn 2031.tif", 2));
+  // Brovey: each band times the sharp one over their mean; the sharp one here is as red.
+  const fs::path sharp = madeBy({{"do", "sharpen"},
+                                 {"scene", d.spring},
+                                 {"sharp", d.autumn},
+                                 {"band", 0},
+                                 {"how", "brovey"},
+                                 {"name", "Sharp"}});
+  const float red = 7.0f / 20, nir = 0.2f;
+  EXPECT_NEAR(readFloats(sharp, 1)[7], red * red / ((red + nir) / 2), 1e-6);
+  EXPECT_NEAR(readFloats(sharp, 2)[7], nir * red / ((red + nir) / 2), 1e-6);
+  // Haze is 0.2 at 800 nm and with the square of the wavelength 0.8 at 400 nm, below which is 0.
+  auto& bands = d.study.scene(d.spring)->scene.bands;
+  bands[0].wavelength = 400, bands[1].wavelength = 800;
+  const fs::path clear = madeBy({{"do", "haze"},
+                                 {"scene", d.spring},
+                                 {"start", 1},
+                                 {"power", 2.0},
+                                 {"dark", 0.05},
+                                 {"name", "Clear"}});
+  EXPECT_NEAR(readFloats(clear, 2)[3], 0.05, 1e-6);         // 0.2 − 0.15
+  EXPECT_NEAR(readFloats(clear, 1)[19], 0.95 - 0.6, 1e-6);  // 4 × 0.15
+  EXPECT_EQ(readFloats(clear, 1)[3], 0);
   EXPECT_NE(sentenceOf([&] {
               d.run({{"do", "speckle"}, {"scene", d.spring}, {"name", "S"}});
             }).find("no radar"),

@@ -340,5 +340,52 @@ TEST(Study, LabelledPointsStayWhatTheyAreWhenTheMapChanges) {
   EXPECT_EQ(textOf(study.product(labels)->file), before);
 }
 
+TEST(Study, OneOfANewerVersionIsNeverOpenedAsTheOldOneBesideIt) {
+  Folder folder;
+  {
+    Study study = makeStudy(folder);
+    study.save();
+    study.name = "Newer";
+    study.save();
+  }
+  const fs::path file = folder / "study/study.json";
+  ASSERT_TRUE(fs::exists(folder / "study/study.json.last"));
+  const std::string good = textOf(file);
+  std::string newer = good;
+  newer.replace(newer.find("\"version\": 1"), 12, "\"version\": 7");
+  std::ofstream(file) << newer;
+  EXPECT_NE(sentenceOf([&] { Study::open(folder / "study"); }).find("newer Zany Patch"),
+            std::string::npos);
+  // Whole but with a kind of product that this version does not know.
+  std::string other = good;
+  other.replace(other.find("\"products\": []"), 14,
+                R"("products": [{"id": "p1", "name": "X", "kind": "dream", "file": "x"}])");
+  std::ofstream(file) << other;
+  EXPECT_NE(sentenceOf([&] { Study::open(folder / "study"); }).find("“dream” is no kind"),
+            std::string::npos);
+  EXPECT_EQ(textOf(file), other);  // left as it was
+  EXPECT_FALSE(fs::exists(folder / "study/study.json.damaged"));
+  // Cut short, the version before is opened.
+  std::ofstream(file) << good.substr(0, good.size() / 2);
+  const Study back = Study::open(folder / "study");
+  EXPECT_NE(back.notice.find("damaged"), std::string::npos);
+  EXPECT_TRUE(fs::exists(folder / "study/study.json.damaged"));
+}
+
+TEST(Study, OpensWhatAnInterruptedReplacementLeftAsAllNew) {
+  Folder folder;
+  makeStudy(folder).save();
+  const fs::path sub = folder / "study/products";
+  fs::create_directory(sub);
+  std::ofstream(sub / "m.tif") << "old";
+  std::ofstream(sub / ".zpatch-4000000-1-0-m.tif") << "new";
+  std::ofstream(sub / ".zpatch-4000000-1-1-m.tif.zpatch-note")
+      << R"({"moves": [{"folder": "", "from": ".zpatch-4000000-1-0-m.tif", "to": "m.tif"}],
+            "pointers": []})";
+  Study::open(folder / "study");
+  EXPECT_EQ(textOf(sub / "m.tif"), "new");
+  EXPECT_EQ(Folder::namesIn(sub).size(), 1u);
+}
+
 }  // namespace
 }  // namespace zp

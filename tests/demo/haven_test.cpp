@@ -283,4 +283,18 @@ TEST(Haven, TheStudyStartsWithSomeScenesAndNoProducts) {
 }
 
 }  // namespace
+TEST(Haven, NothingInItSaysWhereItWasMade) {
+  size_t looked = 0;
+  for (const auto& e : fs::recursive_directory_iterator(HAVEN)) {
+    const std::string ending = e.path().extension().string();
+    if (ending != ".json" && ending != ".csv" && ending != ".xml") continue;
+    ++looked;
+    EXPECT_EQ(zp::testing::textOf(e.path()).find(HAVEN), std::string::npos) << e.path();
+  }
+  EXPECT_GT(looked, 10u);
+  // And the study finds its archive from where it lies.
+  const auto study = zp::readJson(fs::path(HAVEN) / "study" / "study.json");
+  EXPECT_TRUE(fs::exists(fs::path(HAVEN) / "study" / study["place"]["archive"].get<std::string>()));
+}
+
 }  // namespace zp

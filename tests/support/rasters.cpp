@@ -4,6 +4,7 @@
 #include <unistd.h>
 
 #include <algorithm>
+#include <cmath>
 
 namespace zp::testing {
 
@@ -47,6 +48,8 @@ fs::path writeFloats(const fs::path& file, const Grid& grid,
   RasterWriter writer(file, spec);
   for (size_t b = 0; b < bands.size(); ++b) {
     auto copy = bands[b];
+    for (float& v : copy)
+      if (nodata && static_cast<double>(v) == *nodata) v = std::nanf("");
     writer.write(static_cast<int>(b) + 1, {0, 0, grid.width, grid.height}, copy);
   }
   writer.finish();

@@ -1,5 +1,7 @@
 #include "desks/accuracy/accuracy_desk.h"
 
+#include "sampling/readings.h"
+
 namespace zp {
 
 LabelBook::LabelBook(Workbench& bench) : bench_(bench) {
@@ -31,7 +33,13 @@ bool LabelBook::load() {
   if (p->id == id_ && p->revision == revision_) return true;
   try {
     const LabelsFile labels = readLabels(p->file);
-    labelling_ = labels.labelling;
+    if (p->id == id_ && !labelling_.empty()) {
+      // Made again for a changed map: the labels in hand may be newer than those it began with.
+      labelling_ = labelling_.onChangedMap(labels.labelling.points());
+      writeLabels(p->file, {labelling_, labels.crs});
+    } else {
+      labelling_ = labels.labelling;
+    }
     crs_ = labels.crs;
     id_ = p->id;
     revision_ = p->revision;
@@ -102,7 +110,7 @@ std::optional<Estimate> LabelBook::overall() const {
 }
 
 AccuracyDesk::AccuracyDesk(Workbench& bench, MapView& view, LabelBook& book)
-    : Desk(bench, view, "Accuracy"), book_(book) {
+    : Desk(bench, view, "Accuracy"), book_(book), known_(this) {
   map_ = new QComboBox;
   map_->setObjectName("accuracyMap");
   points_ = new QComboBox;
@@ -121,6 +129,12 @@ AccuracyDesk::AccuracyDesk(Workbench& bench, MapView& view, LabelBook& book)
   table_ = plainTable({"Class", "user's", "producer's"});
   table_->setObjectName("accuracyTable");
   body()->addWidget(table_);
+  knownTable_ = plainTable({"Class", "mapped ha", "points"});
+  knownTable_->setObjectName("knownTable");
+  knownTable_->setSelectionMode(QAbstractItemView::NoSelection);
+  body()->addWidget(knownTable_);
+  for (auto* box : {map_, points_})
+    connect(box, &QComboBox::activated, this, &AccuracyDesk::showKnown);
   all_ = linkButton("Show all points");
   all_->setObjectName("allPoints");
   connect(all_, &QPushButton::clicked, this, [this] {
@@ -150,6 +164,50 @@ AccuracyDesk::AccuracyDesk(Workbench& bench, MapView& view, LabelBook& book)
   });
 }
 
+/// Before there are labels: what the map says of each class, and how many points test it.
+void AccuracyDesk::showKnown() {
+  const Study& s = bench_.study();
+  const Product* map = s.product(map_->currentData().toString().toStdString());
+  const Product* points = s.product(points_->currentData().toString().toStdString());
+  const bool shown = book_.none() && map != nullptr && points != nullptr;
+  knownTable_->setVisible(shown);
+  if (!shown) return known_.stop();
+  const Json& classes = map->facts["classes"];
+  knownTable_->setRowCount(static_cast<int>(classes.size()));
+  for (int r = 0; r < knownTable_->rowCount(); ++r) {
+    const Json& c = classes[static_cast<size_t>(r)];
+    const auto* known = s.legend.find(c["code"].get<int>());
+    auto* name =
+        new QTableWidgetItem(swatch(known != nullptr ? toQt(known->colour) : tokens().second),
+                             q(c["name"].get<std::string>()));
+    name->setData(Qt::UserRole, c["code"].get<int>());
+    knownTable_->setItem(r, 0, name);
+    knownTable_->setItem(
+        r, 1,
+        figureItem(c["area_m2"].is_number() ? areaText(c["area_m2"].get<double>()) : QString("–")));
+    knownTable_->setItem(r, 2, figureItem("…"));
+  }
+  fitHeight(knownTable_, 14);
+  known_.ask(
+      [map = map->file, points = points->file](const Progress& progress) {
+        const Layer layer = readLayer(points.string());
+        std::vector<Place> places;
+        for (const auto& shape : layer.shapes)
+          if (!shape.points.empty()) places.push_back(shape.points[0]);
+        std::map<int, int> counts;
+        for (const double v : readAt(places, layer.crs, {{map, 1, "map"}}, progress).values[0])
+          if (!std::isnan(v)) ++counts[static_cast<int>(v)];
+        return counts;
+      },
+      [this](const std::map<int, int>& counts) {
+        for (int r = 0; r < knownTable_->rowCount(); ++r) {
+          const auto at = counts.find(knownTable_->item(r, 0)->data(Qt::UserRole).toInt());
+          knownTable_->item(r, 2)->setText(at == counts.end() ? "0" : QString::number(at->second));
+        }
+      },
+      [this](const QString& sentence) { say(sentence); });
+}
+
 void AccuracyDesk::act() {
   if (book_.none()) return fresh_->click();
   if (book_.labelling().closed()) return Q_EMIT matrixAsked();
@@ -168,7 +226,10 @@ void AccuracyDesk::refresh() {
   if (map_->findData(map) >= 0) map_->setCurrentIndex(map_->findData(map));
   if (points_->findData(at) >= 0) points_->setCurrentIndex(points_->findData(at));
   if (map_->count() == 0)
-    return setMissing("There is no map to test yet. Make one first.", "Go to mapping", 3);
+    return setMissing(
+        "Here a map is tested at points whose true class you say, and its confusion matrix and "
+        "accuracies with their intervals appear. There is no map to test yet; make one first.",
+        "Go to mapping", 3);
   if (points_->count() == 0)
     return setMissing(
         "A map is tested at validation points. Place some first, about 30 to 50 in each class.",
@@ -179,9 +240,12 @@ void AccuracyDesk::refresh() {
       "Accuracy",
       "Say what is at each point without seeing the map, then confront your labels with it.");
   const size_t n = l.points().size(), done = l.labelled();
-  advice_->setText(book_.none() ? "The points come in shuffled order, and the class of the map "
-                                  "stays hidden until you close the labelling."
-                                : QString());
+  advice_->setText(book_.none()
+                       ? "The points come in shuffled order, and the class of the map "
+                         "stays hidden until you close the labelling. Then here stand the "
+                         "user's and producer's accuracy of each class; 30 to 50 points in "
+                         "each say enough. What is known already:"
+                       : QString());
   advice_->setVisible(book_.none());
   bar_->setVisible(!book_.none());
   bar_->setRange(0, static_cast<int>(std::max<size_t>(1, n)));
@@ -199,6 +263,7 @@ void AccuracyDesk::refresh() {
   all_->setVisible(l.closed() && book_.cell.has_value());
   matrix_->setVisible(!book_.none() && !l.closed());
   matrix_->setEnabled(done > 0);
+  showKnown();
   const auto m = l.closed() ? book_.matrix() : std::nullopt;
   table_->setVisible(m.has_value());
   if (!m) return;

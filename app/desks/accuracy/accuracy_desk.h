@@ -2,6 +2,7 @@
 #include "accuracy/labelling.h"
 #include "accuracy/stratified_estimate.h"
 #include "desks/desk.h"
+#include "shell/latest.h"
 
 namespace zp {
 
@@ -57,12 +58,14 @@ class AccuracyDesk : public Desk {
 
  private:
   void act();
+  void showKnown();
   LabelBook& book_;
+  Latest known_;
   QComboBox *map_, *points_;
   QLabel *state_, *advice_;
   QProgressBar* bar_;
   QPushButton *matrix_, *fresh_, *all_;
-  QTableWidget* table_;
+  QTableWidget *table_, *knownTable_;
 };
 
 }  // namespace zp

@@ -235,8 +235,10 @@ MatrixSheet::MatrixSheet(Workbench& bench, LabelBook& book) : bench_(bench), boo
   left->addWidget(view_, 1);
   left->addWidget(strip);
 
-  auto* side = new QVBoxLayout;
-  side->setContentsMargins(18, 14, 18, 14);
+  // Above the buttons it scrolls where the room is short: nothing lies over anything.
+  auto* inside = new QWidget;
+  auto* side = new QVBoxLayout(inside);
+  side->setContentsMargins(18, 14, 18, 8);
   side->setSpacing(8);
   side->addWidget(headingLabel("How good is the map?"));
   overall_ = new QLabel;
@@ -267,9 +269,15 @@ MatrixSheet::MatrixSheet(Workbench& bench, LabelBook& book) : bench_(bench), boo
       "less it is the commission error.<br><b>Producer's accuracy</b>: of what is a class on the "
       "ground, how much the map found. 100 % less it is the omission error."));
   side->addStretch();
+  auto* scroll = new QScrollArea;
+  scroll->setObjectName("matrixSide");
+  scroll->setWidget(inside);
+  scroll->setWidgetResizable(true);
+  scroll->setFrameShape(QFrame::NoFrame);
+  scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  scroll->setFocusPolicy(Qt::NoFocus);
   said_ = secondLabel("");
   said_->setObjectName("matrixSaid");
-  side->addWidget(said_);
   auto* csv = primaryButton("Matrix as CSV…");
   csv->setObjectName("matrixCsv");
   connect(csv, &QPushButton::clicked, this, [this] {
@@ -283,9 +291,16 @@ MatrixSheet::MatrixSheet(Workbench& bench, LabelBook& book) : bench_(bench), boo
   auto* foot = new QHBoxLayout;
   foot->addWidget(csv, 1);
   foot->addWidget(back);
-  side->addLayout(foot);
+  auto* below = new QVBoxLayout;
+  below->setContentsMargins(18, 4, 18, 14);
+  below->addWidget(said_);
+  below->addLayout(foot);
   auto* sideBox = new QWidget;
-  sideBox->setLayout(side);
+  auto* whole = new QVBoxLayout(sideBox);
+  whole->setContentsMargins(0, 0, 0, 0);
+  whole->setSpacing(0);
+  whole->addWidget(scroll, 1);
+  whole->addLayout(below);
   sideBox->setFixedWidth(408);
   auto* line = new QFrame;
   line->setFixedWidth(1);

@@ -4,7 +4,7 @@
 #include "grid/pixel_area.h"
 #include "legend/class_map.h"
 #include "outline/scanline.h"
-#include "shell/polygons_menu.h"
+#include "shell/find_widgets.h"
 #include "study/study_scope.h"
 #include "view/ramp.h"
 
@@ -28,8 +28,6 @@ Histogram histogramOfPart(const std::filesystem::path& file, std::vector<Shape> 
   return histogramOf(file, 1, 2000, &layer, window, progress);
 }
 
-const QColor kClassColours[] = {QColor("#7b8fa1"), QColor("#cfae72"), QColor("#5b9a52"),
-                                QColor("#b0607a"), QColor("#6f7fc0"), QColor("#a0a0a0")};
 }  // namespace
 
 IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
@@ -58,12 +56,18 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   dates_ = new DatesPanel(bench, [this] { return inHand(); });
   body()->addWidget(rules_, 1);
   body()->addWidget(dates_, 1);
+  openedBy(page_, "mode-index");
+  openedBy(rules_, "mode-rules");
+  openedBy(dates_, "mode-dates");
   connect(rules_, &RulesPanel::changed, this, &IndicesDesk::updateAction);
   connect(dates_, &DatesPanel::changed, this, &IndicesDesk::updateAction);
   auto* box = new QWidget;
   chips_ = new FlowLayout(6);
   box->setLayout(chips_);
   page->addWidget(box);
+  cannot_ = secondLabel("");
+  cannot_->setObjectName("cannotHere");
+  page->addWidget(cannot_);
   book_ = new QWidget;
   auto* bookBox = new QVBoxLayout(book_);
   bookBox->setContentsMargins(0, 0, 0, 0);
@@ -159,7 +163,11 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   table_->setToolTip("Double-click a name to change it");
   page->addWidget(table_);
   page->addStretch();
+  polygonsPanel_ = new PolygonsPanel(bench);
+  polygonsPanel_->setVisible(false);
+  page->insertWidget(page->count() - 1, polygonsPanel_);
   polygons_ = quietButton("Polygons…");
+  polygons_->setCheckable(true);
   polygons_->setObjectName("polygons");
   polygons_->setToolTip("Polygons of classes of the map made from this index, with their areas");
   footer()->addWidget(polygons_);
@@ -216,10 +224,13 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
     if (!item->text().trimmed().isEmpty()) classes_[row].name = item->text().trimmed();
     fillAreas();
   });
-  connect(polygons_, &QPushButton::clicked, this, [this] {
-    if (const Product* map = classMap())
-      exportPolygons(bench_, *map, this, polygons_->mapToGlobal(QPoint(0, 0)));
+  connect(polygons_, &QPushButton::toggled, this, [this](bool on) {
+    const Product* map = classMap();
+    polygonsPanel_->setVisible(on && map != nullptr && polygonsPanel_->offer(*map));
+    if (polygonsPanel_->isVisible())
+      QTimer::singleShot(0, this, [this] { showInScroll(polygonsPanel_); });
   });
+  connect(polygonsPanel_, &PolygonsPanel::written, this, [this] { polygons_->setChecked(false); });
   connect(valley_, &QPushButton::clicked, this, [this] {
     if (const auto at = valleyThreshold(histogram_))
       setCuts({*at});
@@ -252,6 +263,7 @@ void IndicesDesk::refresh() {
     return setMissing("Indices are computed from the bands of a scene. Bring one in first.",
                       "Go to scenes", 0);
   setReady();
+  showSceneSelector();
   filling_ = true;
   while (auto* item = chips_->takeAt(0)) {
     delete item->widget();
@@ -292,11 +304,15 @@ void IndicesDesk::refresh() {
     edit_->selectAll();
   });
   chips_->addWidget(own);
-  for (const auto* e : cannot) {
-    auto* b = chip(QString("%1: no %2").arg(q(e->title), q(listed(missingRoles(*e, s->scene)))));
-    b->setEnabled(false);
-    chips_->addWidget(b);
-  }
+  QStringList notHere;
+  for (const auto* e : cannot)
+    notHere << QString("%1 (no %2)").arg(q(e->title), q(listed(missingRoles(*e, s->scene))));
+  cannot_->setVisible(!notHere.isEmpty());
+  cannot_->setText(cannot.size() == 1 ? "Not with this scene: " + notHere[0]
+                                      : QString("Not with this scene: %1 and %2 more")
+                                            .arg(q(cannot.empty() ? "" : cannot[0]->title))
+                                            .arg(cannot.size() - 1));
+  cannot_->setToolTip(notHere.join("\n"));
   auto* others = chip(QString("%1 more…").arg(more));
   others->setObjectName("index-more");
   others->setChecked(book_->isVisibleTo(this));
@@ -311,7 +327,13 @@ void IndicesDesk::refresh() {
   dates_->refresh();
   const bool first = edit_->toPlainText().isEmpty();
   filling_ = false;
-  if (first && !can.empty()) return chooseIndex(rememberedOr(*can.front()));
+  const bool cannotAnyMore = !index_.empty() && !missingRoles(indexEntry(index_), s->scene).empty();
+  if ((first || cannotAnyMore) && !can.empty()) {
+    const auto fits = std::find_if(can.begin(), can.end(), [&](const IndexEntry* e) {
+      return missingRoles(*e, s->scene).empty();
+    });
+    if (fits != can.end()) return chooseIndex(rememberedOr(**fits));
+  }
   formulaChanged();
   showProduct();
 }
@@ -400,6 +422,7 @@ void IndicesDesk::choose(const std::string& id) {
 }
 
 void IndicesDesk::chooseIndex(const IndexEntry& entry) {
+  if (index_ != entry.id) classes_.clear();
   index_ = entry.id;
   bench_.setPlace("index", entry.id);
   filling_ = true;
@@ -428,10 +451,10 @@ void IndicesDesk::formulaChanged() {
   if (entry != nullptr) {
     const QString of =
         entry->abbreviation.empty() ? QString() : " (" + q(entry->abbreviation) + ")";
-    setHeading(q(entry->title), q(entry->name) + of + " of " + q(s->scene.name) + ".");
+    setHeading(q(entry->title), q(entry->name) + of + ".");
     about_->setText(q(entry->about) + " <i>" + q(entry->source) + "</i>");
   } else {
-    setHeading("Formula by hand", "Of " + q(s->scene.name) + ".");
+    setHeading("Formula by hand", "");
     about_->setText("Roles here: " + q(listed(s->scene.roles())) +
                     ". Also + − * / ^, comparisons, and, or, not, when … then … else …, min max "
                     "abs sqrt log10 exp ndiff.");
@@ -452,6 +475,7 @@ void IndicesDesk::formulaChanged() {
   thresholdTitle_->setText(made ? "Thresholds" : "");
   polygons_->setVisible(made);
   polygons_->setEnabled(classMap() != nullptr);
+  if (!polygons_->isEnabled() || !made) polygons_->setChecked(false);
   warning_->setVisible(false);
   if (!e) {
     settle_.start();
@@ -466,8 +490,7 @@ void IndicesDesk::showWarnings() {
   const Formula f = parseFormula(edit_->formula(), knownNames(bench_.study(), s->id));
   QStringList all;
   try {
-    for (const auto& w : warningsFor(studyScope(bench_.study(), s->id, used(f)), f.variables))
-      all << q(w);
+    for (const auto& w : warningsFor(studyScope(bench_.study(), s->id, used(f)), f)) all << q(w);
   } catch (const std::exception& e) {
     all << QString::fromUtf8(e.what());  // a file it needs went away
   }
@@ -653,21 +676,30 @@ void IndicesDesk::leave() {
   chart_->clearBrush();
 }
 
+/// The parts of the index as its reading calls them.
+QStringList IndicesDesk::suggestedNames(size_t parts) const {
+  std::pair<std::string, std::string> ends{"Low", "High"};
+  if (!index_.empty()) ends = endNames(indexEntry(index_));
+  QStringList names{q(ends.first)};
+  for (size_t i = 1; i + 1 < parts; ++i)
+    names << (parts == 3 ? QString("Between") : QString("Between %1").arg(i));
+  return names << q(ends.second);
+}
+
 void IndicesDesk::setCuts(const std::vector<double>& cuts) {
   cuts_ = cuts;
-  static const QStringList kNames[] = {{"Low", "High"}, {"Low", "Middle", "High"}};
-  if (classes_.size() != cuts.size() + 1) {
-    // Names of one's own stay; those nobody changed follow the number of classes.
-    const auto given = [](size_t i, size_t n) {
-      return n < 4 ? kNames[n - 2][static_cast<qsizetype>(i)] : QString("Class %1").arg(i + 1);
-    };
-    const size_t had = classes_.size(), n = cuts.size() + 1;
-    for (size_t i = 0; i < had; ++i)
-      if (i < n && had >= 2 && classes_[i].name == given(i, had)) classes_[i].name = given(i, n);
-    classes_.resize(n);
-    for (size_t i = had; i < n; ++i) classes_[i].name = given(i, n);
-    for (size_t i = 0; i < n; ++i) classes_[i].colour = kClassColours[i % 6];
+  const size_t n = cuts.size() + 1, had = classes_.size();
+  const QStringList names = suggestedNames(n);
+  // Names of one's own stay; those nobody changed follow the number of classes and the index.
+  classes_.resize(n);
+  for (size_t i = 0; i < n; ++i) {
+    const auto at = static_cast<qsizetype>(i);
+    if (i >= had || classes_[i].name == suggested_.value(at)) classes_[i].name = names[at];
+    // From one end of the ramp to the other: a class looks like its pixels in the picture.
+    const auto& colours = ramp(rampList_->currentData().toString().toStdString());
+    classes_[i].colour = QColor(colours[i * 255 / std::max<size_t>(1, n - 1)]);
   }
+  suggested_ = names;
   std::vector<QColor> colours;
   for (const auto& c : classes_) colours.push_back(c.colour);
   chart_->setCuts(cuts_, colours);
@@ -685,6 +717,8 @@ void IndicesDesk::fillAreas() {
     for (double cut : cuts_) c += v >= cut ? 1 : 0;
     counts[c] += static_cast<double>(histogram_.bins[i]);
   }
+  counts.front() += static_cast<double>(histogram_.below);
+  counts.back() += static_cast<double>(histogram_.above);
   double all = 0;
   for (double n : counts) all += n;
   for (int r = 0; r < table_->rowCount(); ++r) {

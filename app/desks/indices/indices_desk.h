@@ -6,6 +6,7 @@
 #include "desks/indices/rules_panel.h"
 #include "index/index_book.h"
 #include "shell/latest.h"
+#include "shell/polygons_panel.h"
 
 namespace zp {
 
@@ -20,6 +21,8 @@ class IndicesDesk : public Desk {
 
   /// As chosen in the book; where the scene lacks a role, the book is opened and says which.
   void choose(const std::string& id);
+  /// What is chosen to be seen stays in front; the preview comes with the next change.
+  void keepFront() { settle_.stop(); }
 
  private:
   struct ClassRow {
@@ -35,6 +38,7 @@ class IndicesDesk : public Desk {
   void showPreview();
   void showRange(const Statistics& s, bool exact);
   void showProduct();
+  QStringList suggestedNames(size_t parts) const;
   void setCuts(const std::vector<double>& cuts);
   void fillAreas();
   void act();
@@ -65,6 +69,9 @@ class IndicesDesk : public Desk {
   QWidget* book_;
   QLineEdit* search_;
   QListWidget* found_;
+  PolygonsPanel* polygonsPanel_;
+  QLabel* cannot_;
+  QStringList suggested_;
   QPushButton *keep_, *drop_;
   Paragraph* about_;
   QLabel *error_, *range_, *thresholdTitle_;

@@ -70,6 +70,11 @@ MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, "M
   connect(primary_, &QPushButton::clicked, this, &MappingDesk::map);
 }
 
+void MappingDesk::forget() {
+  bandsOf_.clear();
+  priorTable_->setRowCount(0);
+}
+
 void MappingDesk::refresh() {
   const auto* s = bench_.currentScene();
   if (s == nullptr)
@@ -78,6 +83,7 @@ void MappingDesk::refresh() {
     return setMissing("A trained map needs training areas. Draw or import some first.",
                       "Go to training", 2);
   setReady();
+  showSceneSelector();
   if (bandsOf_ != s->id) {
     bandsOf_ = s->id;
     bands_.clear();
@@ -126,12 +132,11 @@ void MappingDesk::chooseMethod(const std::string& id) {
   std::set<int> classes;
   for (const auto& a : bench_.study().training) classes.insert(a.code);
   const auto* s = bench_.currentScene();
-  setHeading("Mapping", QString("%1 training areas of %2 classes, %3 of %4 bands of %5.")
+  setHeading("Mapping", QString("%1 training areas of %2 classes, %3 of %4 bands.")
                             .arg(bench_.study().training.size())
                             .arg(classes.size())
                             .arg(bands_.size())
-                            .arg(s->scene.bands.size())
-                            .arg(q(s->scene.name)));
+                            .arg(s->scene.bands.size()));
   primary_->setText(QString("Map %1 classes").arg(classes.size()));
   primary_->setEnabled(!bands_.empty() && classes.size() > 1);
   if (classes.size() < 2)
@@ -145,7 +150,11 @@ void MappingDesk::chooseMethod(const std::string& id) {
 void MappingDesk::fillPriors() {
   std::set<int> codes;
   for (const auto& a : bench_.study().training) codes.insert(a.code);
-  if (priorTable_->rowCount() == static_cast<int>(codes.size())) return;
+  std::set<int> listed;
+  for (int r = 0; r < priorTable_->rowCount(); ++r)
+    listed.insert(priorTable_->item(r, 0)->data(Qt::UserRole).toInt());
+  // Shares of one's own stay while the classes are the same; their names may have changed.
+  const bool same = listed == codes;
   priorTable_->setRowCount(static_cast<int>(codes.size()));
   int r = 0;
   for (int code : codes) {
@@ -154,8 +163,9 @@ void MappingDesk::fillPriors() {
     name->setData(Qt::UserRole, code);
     name->setFlags(name->flags() & ~Qt::ItemIsEditable);
     priorTable_->setItem(r, 0, name);
-    priorTable_->setItem(
-        r, 1, figureItem(QString::number(100.0 / static_cast<double>(codes.size()), 'f', 1)));
+    if (!same)
+      priorTable_->setItem(
+          r, 1, figureItem(QString::number(100.0 / static_cast<double>(codes.size()), 'f', 1)));
     ++r;
   }
   fitHeight(priorTable_);

@@ -10,7 +10,7 @@ class MappingDesk : public Desk {
  public:
   MappingDesk(Workbench& bench, MapView& view);
   void refresh() override;
-  void forget() override { bandsOf_.clear(); }
+  void forget() override;
 
  private:
   void fillBands();

@@ -137,6 +137,7 @@ void SamplingDesk::refresh() {
     return setMissing("Points are placed over a raster. Bring a scene in first.", "Go to scenes",
                       0);
   setReady();
+  showSceneSelector();
   filling_ = true;
   const Study& s = bench_.study();
   const QVariant over = over_->currentData(), inside = inside_->currentData(),
@@ -148,6 +149,12 @@ void SamplingDesk::refresh() {
   if (!stratified())
     for (const auto& one : s.scenes) over_->addItem(q(one.scene.name), q(one.id));
   if (over_->findData(over) >= 0) over_->setCurrentIndex(over_->findData(over));
+  // Points over a scene follow the scene the desk works on.
+  if (const QString here = q(bench_.currentScene()->id); here != scene_) {
+    scene_ = here;
+    if (s.scene(over_->currentData().toString().toStdString()) != nullptr)
+      over_->setCurrentIndex(over_->findData(here));
+  }
   inside_->clear();
   inside_->addItem("everywhere", "");
   for (const auto& o : s.outlines) inside_->addItem(q(o.name), q(o.id));
@@ -213,8 +220,6 @@ void SamplingDesk::plan() {
   const auto* scene = s.scene(id);
   const auto* product = s.product(id);
   if (scene == nullptr && product == nullptr) return;
-  const std::filesystem::path raster =
-      scene != nullptr ? scene->scene.bands[0].file : product->file;
   SamplingPlan plan;
   plan.kind = stratified() ? PlanKind::Stratified : PlanKind::Random;
   plan.count = static_cast<size_t>(count_->value());
@@ -225,10 +230,15 @@ void SamplingDesk::plan() {
     if (q(o.id) == inside_->currentData().toString()) outline = o.layer;
   planned_->setText("Placing…");
   planJob_.ask(
-      [raster, plan, outline](const Progress& progress) {
-        std::optional<Layer> inside;
-        if (!outline.empty()) inside = readLayer(outline, RasterFile(raster).grid().crs);
-        return placePoints(raster, plan, inside ? &*inside : nullptr, progress);
+      [over = scene != nullptr ? std::optional<Scene>(scene->scene) : std::nullopt,
+       raster = product != nullptr ? product->file : std::filesystem::path(), plan,
+       outline](const Progress& progress) {
+        const auto place = [&](const auto& ground, const std::string& crs) {
+          std::optional<Layer> inside;
+          if (!outline.empty()) inside = readLayer(outline, crs);
+          return placePoints(ground, plan, inside ? &*inside : nullptr, progress);
+        };
+        return over ? place(*over, over->grid.crs) : place(raster, RasterFile(raster).grid().crs);
       },
       [this](const PlannedPoints& placed) {
         say("");

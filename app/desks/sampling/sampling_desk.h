@@ -29,6 +29,7 @@ class SamplingDesk : public Desk {
   bool stratified() const { return stratified_->isChecked(); }
 
   Latest planJob_;
+  QString scene_;
   QTimer settle_;
   QPushButton *random_, *stratified_, *read_, *export_;
   QComboBox *over_, *inside_, *points_, *separator_;

@@ -130,12 +130,30 @@ fs::path ArchivePanel::scenesFolder() const {
 
 fs::path ArchivePanel::catalogue() const {
   const Json kept = bench_.place("archive");
-  return kept.is_string() ? bench_.study().folder() / kept.get<std::string>() : fs::path();
+  if (!kept.is_string()) return {};
+  const fs::path file = (bench_.study().folder() / kept.get<std::string>()).lexically_normal();
+  // A study that was moved away from its archive is led back to where that was.
+  const QString last = QSettings().value("archiveOf/" + q(bench_.study().name)).toString();
+  std::error_code ec;
+  return fs::exists(file, ec) || last.isEmpty() ? file : fs::path(last.toStdString());
+}
+
+/// Beside the study it is known by the way there, so that both can be moved together.
+void ArchivePanel::keepCatalogue(const fs::path& file) {
+  const fs::path whole = fs::absolute(file).lexically_normal(),
+                 folder = bench_.study().folder().lexically_normal();
+  const fs::path way =
+      whole.lexically_relative(folder.filename().empty() ? folder.parent_path() : folder);
+  const auto up = std::count(way.begin(), way.end(), fs::path(".."));
+  bench_.setPlace("archive", way.empty() || up > 1 ? whole.string() : way.generic_string());
 }
 
 void ArchivePanel::open(const QString& wanted) {
-  if (!wanted.isEmpty()) bench_.setPlace("archive", wanted.toStdString());
+  if (!wanted.isEmpty()) keepCatalogue(wanted.toStdString());
   const fs::path file = catalogue();
+  std::error_code ec;
+  if (fs::exists(file, ec))
+    QSettings().setValue("archiveOf/" + q(bench_.study().name), q(file.string()));
   where_->setText(file.empty() ? QString("No catalogue is chosen.")
                                : "Catalogue: " + q(file.parent_path().filename().string()));
   where_->setToolTip(q(file.lexically_normal().string()));

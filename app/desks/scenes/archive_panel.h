@@ -44,6 +44,7 @@ class ArchivePanel : public QWidget {
   void useInPlace();
   std::filesystem::path scenesFolder() const;
   std::filesystem::path catalogue() const;
+  void keepCatalogue(const std::filesystem::path& file);
 
   Workbench& bench_;
   MapView& view_;

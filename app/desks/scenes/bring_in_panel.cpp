@@ -357,6 +357,31 @@ void BringInPanel::fillOne() {
   note_->setText(note);
   note_->setVisible(!note.isEmpty());
   filling_ = false;
+  showChosen();
+}
+
+/// In the view before it comes in: a wrong band shows at once.
+void BringInPanel::showChosen() {
+  const Incoming* one = chosen();
+  if (one == nullptr || !isVisible()) return;
+  Q_EMIT lookedAtLayer(q(one->layer));
+  const auto& bands = one->scene.bands;
+  if (bands.empty()) return;
+  const auto can = compositesOf(one->scene);
+  std::array<size_t, 3> shown{};
+  QString title = "band by band: the first three";
+  if (!can.empty()) {
+    for (size_t i = 0; i < 3; ++i)
+      shown[i] = static_cast<size_t>(one->scene.bandOf(can[0].roles[i]));
+    title = q(can[0].title);
+  } else if (bands.size() >= 3) {
+    shown = {0, 1, 2};
+  } else {
+    title = q(bands[0].role.empty() ? bands[0].name : bands[0].role);
+  }
+  Picture p = compositePicture("preview", one->scene, shown, title + ", not in the study yet");
+  p.title = q(one->draft.name);
+  Q_EMIT looked(p);
 }
 
 void BringInPanel::fillScene() {

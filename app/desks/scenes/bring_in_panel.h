@@ -43,10 +43,15 @@ class BringInPanel : public QWidget {
   void actionChanged();
   void trouble(const QString& sentence);
   void left();  // it is done, or nothing comes in
+  /// What is chosen, with the roles as set so far.
+  void looked(const zp::Picture& picture);
+  /// The same of a vector layer.
+  void lookedAtLayer(const QString& layer);
 
  private:
   void fillList();
   void fillOne();
+  void showChosen();
   void fillScene();
   void fillClasses();
   void joinWithAbove();

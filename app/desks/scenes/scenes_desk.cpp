@@ -3,6 +3,7 @@
 #include "base/error.h"
 #include "base/text.h"
 #include "scene/sensor.h"
+#include "shell/find_widgets.h"
 
 namespace zp {
 
@@ -36,7 +37,8 @@ QString factsBeside(const Scene& scene) {
 
 }  // namespace
 
-ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Scenes") {
+ScenesDesk::ScenesDesk(Workbench& bench, MapView& view)
+    : Desk(bench, view, "Scenes"), shares_(this), layer_(this), thumbnails_(236, 136, this) {
   auto* files = quietButton("Files…");
   files->setObjectName("bringFiles");
   files->setIcon(icon("import"));
@@ -81,24 +83,35 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   body()->addWidget(archive_, 1);
   body()->addWidget(incoming_);
 
-  list_ = new QListWidget;
-  list_->setObjectName("sceneList");
-  list_->setAccessibleName("Scenes");
-  body()->addWidget(list_);
+  timeLine_ = new TimeLine;
+  body()->addWidget(timeLine_);
   body()->addWidget(hairline());
 
   details_ = new QWidget;
   auto* d = new QVBoxLayout(details_);
   d->setContentsMargins(0, 0, 0, 0);
   d->setSpacing(8);
+  sceneTitle_ = headingLabel("");
+  sceneTitle_->setObjectName("sceneTitle");
+  usable_ = secondLabel("");
+  usable_->setObjectName("usable");
+  usable_->setWordWrap(false);
+  sceneFacts_ = linkButton("Facts");
+  sceneFacts_->setObjectName("openFacts");
+  auto* sceneRow = new QHBoxLayout;
+  sceneRow->setSpacing(10);
+  sceneRow->addWidget(sceneTitle_, 1);
+  sceneRow->addWidget(usable_);
+  sceneRow->addWidget(sceneFacts_);
+  d->addLayout(sceneRow);
   facts_ = secondLabel("");
   facts_->setObjectName("sceneFacts");
   d->addWidget(facts_);
   auto* chips = new QHBoxLayout;
   chips->setSpacing(6);
-  const char* titles[] = {"Bands", "Set aside", "Make", "Study area"};
-  const char* chipNames[] = {"page-bands", "page-mask", "page-make", "page-area"};
-  for (int i = 0; i < 4; ++i) {
+  const char* titles[] = {"Look", "Bands", "Set aside", "Make", "Study area"};
+  const char* chipNames[] = {"page-look", "page-bands", "page-mask", "page-make", "page-area"};
+  for (int i = 0; i < kPages; ++i) {
     pageChips_[i] = chip(titles[i]);
     pageChips_[i]->setObjectName(chipNames[i]);
     connect(pageChips_[i], &QPushButton::clicked, this, [this, i] { showPage(i); });
@@ -111,30 +124,41 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
     auto* box = new QVBoxLayout(page);
     box->setContentsMargins(0, 0, 0, 0);
     box->setSpacing(8);
+    openedBy(page, chipNames[&page - pages_]);
     d->addWidget(page);
   }
   const auto pageBox = [this](int i) { return static_cast<QVBoxLayout*>(pages_[i]->layout()); };
-  d = pageBox(0);
-  d->addWidget(sectionLabel("Show as"));
+  d = pageBox(kLook);
   auto* composites = new QWidget;
   composites_ = new FlowLayout;
   composites->setLayout(composites_);
   d->addWidget(composites);
   auto* freeRow = new QHBoxLayout;
   freeRow->setSpacing(6);
+  auto* byHand = secondLabel("By hand");
+  byHand->setWordWrap(false);
+  freeRow->addWidget(byHand);
   const char* channels[] = {"Red channel", "Green channel", "Blue channel"};
   for (int i = 0; i < 3; ++i) {
     free_[i] = new QComboBox;
+    free_[i]->setObjectName(QString("channel-%1").arg(i + 1));
     free_[i]->setAccessibleName(channels[i]);
     free_[i]->setToolTip(QString(channels[i]) +
                          "; the same band three times shows it alone in grey");
+    connect(free_[i], &QComboBox::activated, this, [this] {
+      std::array<size_t, 3> b{};
+      QStringList names;
+      for (size_t c = 0; c < 3; ++c)
+        b[c] = static_cast<size_t>(std::max(0, free_[c]->currentIndex())),
+        names << free_[c]->currentText();
+      names.removeDuplicates();
+      showComposite(b, names.join(", "));
+    });
     freeRow->addWidget(free_[i], 1);
   }
-  showFree_ = quietButton("Show");
-  showFree_->setObjectName("showFree");
-  freeRow->addWidget(showFree_);
   d->addLayout(freeRow);
 
+  d = pageBox(kBands);
   name_ = new QLineEdit;
   name_->setObjectName("sceneName");
   date_ = new QLineEdit;
@@ -144,7 +168,6 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   date_->setToolTip("The day the scene was taken: year-month-day");
   date_->setFixedWidth(104);
   d->addLayout(labelledRow("Name, date", name_, date_));
-  d->addWidget(sectionLabel("Bands"));
   preset_ = new QComboBox;
   preset_->setObjectName("preset");
   d->addLayout(labelledRow("Sensor preset", preset_));
@@ -181,10 +204,10 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   nodata_->setPlaceholderText("none");
   d->addLayout(labelledRow("No-data value", nodata_));
   mask_ = new MaskPanel(bench, view);
-  pageBox(1)->addWidget(mask_);
+  pageBox(kAside)->addWidget(mask_);
   connect(mask_, &MaskPanel::trouble, this, &ScenesDesk::say);
   making_ = new MakingPanel(bench);
-  pageBox(2)->addWidget(making_);
+  pageBox(kMake)->addWidget(making_);
   connect(making_, &MakingPanel::trouble, this, &ScenesDesk::say);
   connect(making_, &MakingPanel::made, this, &ScenesDesk::productAsked);
   outlines_ = new QListWidget;
@@ -202,17 +225,17 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   areaRow->addWidget(useArea_);
   areaRow->addWidget(drawArea_);
   areaRow->addStretch();
-  pageBox(3)->addWidget(secondLabel(
+  pageBox(kArea)->addWidget(secondLabel(
       "The study area limits indices, series and points where one asks for it. It is dashed in the "
       "view and hides nothing."));
-  pageBox(3)->addWidget(outlines_);
+  pageBox(kArea)->addWidget(outlines_);
   style_ = new OutlineStyle(bench);
-  pageBox(3)->addWidget(style_);
-  pageBox(3)->addLayout(areaRow);
-  pageBox(3)->addWidget(hairline());
+  pageBox(kArea)->addWidget(style_);
+  pageBox(kArea)->addLayout(areaRow);
+  pageBox(kArea)->addWidget(hairline());
   delivery_ = new DeliveryRow(bench);
   connect(delivery_, &DeliveryRow::trouble, this, &ScenesDesk::say);
-  pageBox(3)->addWidget(delivery_);
+  pageBox(kArea)->addWidget(delivery_);
   body()->addWidget(details_);
   body()->addStretch();
 
@@ -220,7 +243,7 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   connect(primary_, &QPushButton::clicked, this, [this] {
     if (guest_ == Guest::Archive) return archive_->act();
     if (guest_ == Guest::Incoming) return incoming_->act();
-    if (page_ == 2) return making_->act();
+    if (page_ == kMake) return making_->act();
     Q_EMIT stageAsked(1);
   });
   connect(back_, &QPushButton::clicked, this, [this] { showGuest(Guest::None); });
@@ -229,15 +252,19 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
   connect(archive_, &ArchivePanel::shapesChanged, this, &ScenesDesk::shapesChanged);
   connect(incoming_, &BringInPanel::trouble, this, &ScenesDesk::say);
   connect(incoming_, &BringInPanel::actionChanged, this, [this] { showPage(page_); });
+  connect(incoming_, &BringInPanel::looked, this, &ScenesDesk::lookAsked);
+  connect(incoming_, &BringInPanel::lookedAtLayer, this, &ScenesDesk::lookAtLayer);
   connect(incoming_, &BringInPanel::left, this, [this] { showGuest(Guest::None); });
   connect(making_, &MakingPanel::actionChanged, this, [this] { showPage(page_); });
 
-  connect(list_, &QListWidget::currentRowChanged, this, [this](int) {
-    if (filling_ || list_->currentItem() == nullptr) return;
+  connect(timeLine_, &TimeLine::chose, this, [this](const QString& id) {
     say("");
-    bench_.setCurrentScene(list_->currentItem()->data(Qt::UserRole).toString());
-    Q_EMIT productAsked(list_->currentItem()->data(Qt::UserRole).toString());
+    bench_.setCurrentScene(id);
+    Q_EMIT productAsked(id);
     if (const auto* s = chosen()) fillComposites(*s);  // the one that is shown now
+  });
+  connect(sceneFacts_, &QPushButton::clicked, this, [this] {
+    if (const auto* s = chosen()) Q_EMIT factsAsked(q(s->id));
   });
   connect(preset_, &QComboBox::activated, this, &ScenesDesk::applyPreset);
   connect(keep_, &QPushButton::clicked, this, &ScenesDesk::keepPreset);
@@ -277,15 +304,6 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
       for (auto& b : one.bands) b.conversion.nodata = value;
     });
   });
-  connect(showFree_, &QPushButton::clicked, this, [this] {
-    std::array<size_t, 3> b{};
-    QStringList names;
-    for (size_t i = 0; i < 3; ++i)
-      b[i] = static_cast<size_t>(std::max(0, free_[i]->currentIndex())),
-      names << free_[i]->currentText();
-    names.removeDuplicates();
-    showComposite(b, names.join(", "));
-  });
   connect(useArea_, &QPushButton::clicked, this, [this] {
     if (const auto* item = outlines_->currentItem())
       bench_.setStudyArea(item->data(Qt::UserRole).toString());
@@ -314,14 +332,14 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Sce
 void ScenesDesk::showPage(int page) {
   if (page != page_) mask_->leave(), drawArea_->setChecked(false);
   page_ = page;
-  for (int i = 0; i < 4; ++i) {
+  for (int i = 0; i < kPages; ++i) {
     pageChips_[i]->setChecked(i == page);
     pages_[i]->setVisible(i == page);
   }
-  if (page == 1) mask_->show(chosen());
+  if (page == kAside) mask_->show(chosen());
   primary_->setText(guest_ == Guest::Archive    ? archive_->action()
                     : guest_ == Guest::Incoming ? incoming_->action()
-                    : page == 2                 ? making_->action()
+                    : page == kMake             ? making_->action()
                                                 : QString("Go on to indices"));
   primary_->setEnabled(guest_ == Guest::Archive    ? archive_->canAct()
                        : guest_ == Guest::Incoming ? true
@@ -330,6 +348,10 @@ void ScenesDesk::showPage(int page) {
 
 void ScenesDesk::showGuest(Guest guest) {
   if (guest_ == Guest::Archive && guest != Guest::Archive) archive_->stop();
+  if (guest_ == Guest::Incoming && guest != Guest::Incoming) {
+    lookAtLayer({});
+    Q_EMIT lookEnded();
+  }
   guest_ = guest;
   say("");
   refresh();
@@ -339,10 +361,34 @@ void ScenesDesk::showGuest(Guest guest) {
 void ScenesDesk::forget() {
   mask_->leave();
   guest_ = Guest::None;
+  shares_.stop();
+  shareOf_.clear();
+  thumbnails_.forget();
 }
 
 std::vector<ViewShape> ScenesDesk::shapes() const {
-  return guest_ == Guest::Archive ? archive_->shapes() : std::vector<ViewShape>();
+  return guest_ == Guest::Archive    ? archive_->shapes()
+         : guest_ == Guest::Incoming ? incomingShapes_
+                                     : std::vector<ViewShape>();
+}
+
+/// The shapes of a layer that is to come in, over the view; none for an empty name.
+void ScenesDesk::lookAtLayer(const QString& layer) {
+  layer_.stop();
+  incomingShapes_.clear();
+  if (layer.isEmpty()) return Q_EMIT shapesChanged();
+  layer_.ask([layer = layer.toStdString(),
+              crs = view_.crs()](const Progress&) { return readLayer(layer, crs); },
+             [this](const Layer& read) {
+               for (const auto& shape : read.shapes) {
+                 ViewShape v;
+                 v.shape = shape;
+                 v.colour = tokens().accent;
+                 incomingShapes_.push_back(std::move(v));
+               }
+               Q_EMIT shapesChanged();
+             },
+             [](const QString&) {});  // the panel says what is wrong with it
 }
 
 void ScenesDesk::openArchive(const QString& catalogue) {
@@ -373,15 +419,13 @@ void ScenesDesk::offer(const QStringList& paths) {
           showGuest(Guest::None);
           return bench_.addScenes({found->all[0].scene});
         }
-        incoming_->offer(std::move(found->all));
         showGuest(Guest::Incoming);
+        incoming_->offer(std::move(found->all));
       });
 }
 
 const StudyScene* ScenesDesk::chosen() const {
-  const auto* item = list_->currentItem();
-  return item == nullptr ? nullptr
-                         : bench_.study().scene(item->data(Qt::UserRole).toString().toStdString());
+  return bench_.hasStudy() ? bench_.currentScene() : nullptr;
 }
 
 void ScenesDesk::chooseFiles() {
@@ -400,26 +444,13 @@ void ScenesDesk::chooseFolder() {
 void ScenesDesk::refresh() {
   filling_ = true;
   const Study& s = bench_.study();
-  auto scenes = s.scenes;
-  std::stable_sort(scenes.begin(), scenes.end(), [](const StudyScene& a, const StudyScene& b) {
-    return a.scene.date < b.scene.date;
-  });
-  list_->clear();
-  const auto* current = bench_.currentScene();
-  for (const auto& one : scenes) {
-    auto* item = new QListWidgetItem(nameWithDate(one.scene));
-    item->setData(Qt::UserRole, q(one.id));
-    list_->addItem(item);
-    if (current != nullptr && current->id == one.id) list_->setCurrentItem(item);
-  }
-  list_->setVisible(!scenes.empty() && guest_ == Guest::None);
+  fillTimeLine();
+  timeLine_->setVisible(!s.scenes.empty() && guest_ == Guest::None);
   bringRow_->setVisible(guest_ == Guest::None);
   back_->setVisible(guest_ != Guest::None);
   archive_->setVisible(guest_ == Guest::Archive);
   if (guest_ == Guest::Archive) archive_->refreshStates();
   incoming_->setVisible(guest_ == Guest::Incoming);
-  list_->setFixedHeight(8 + 20 * static_cast<int>(std::min<size_t>(6, scenes.size())));
-  if (auto* item = list_->currentItem()) list_->scrollToItem(item);
   fillHeading();
   const auto* chosenOutline = outlines_->currentItem();
   const QString outline =
@@ -437,6 +468,74 @@ void ScenesDesk::refresh() {
   delivery_->refresh();
   fillScene();
   filling_ = false;
+}
+
+namespace {
+/// A sensor as it is called in a row: its id, else the first word of the scene's name.
+QString rowOf(const Scene& scene) {
+  QString name = scene.sensor.empty() ? q(scene.name).section(' ', 0, 0) : q(scene.sensor);
+  if (!name.isEmpty()) name[0] = name[0].toUpper();
+  return name;
+}
+
+/// The share of a mask's pixels that are set aside, of a small look at it.
+double maskedShare(const std::filesystem::path& mask) {
+  const RasterFile file(mask);
+  const Grid& g = file.grid();
+  const double shrink = std::max(1.0, std::sqrt(static_cast<double>(g.pixels()) / 4e6));
+  const int w = std::max(1, static_cast<int>(g.width / shrink)),
+            h = std::max(1, static_cast<int>(g.height / shrink));
+  std::vector<uint16_t> codes(static_cast<size_t>(w) * static_cast<size_t>(h));
+  file.readCodes(1, {0, 0, g.width, g.height}, codes.data(), w, h);
+  const auto aside = std::count_if(codes.begin(), codes.end(), [](uint16_t c) { return c != 0; });
+  return static_cast<double>(aside) / static_cast<double>(codes.size());
+}
+}  // namespace
+
+void ScenesDesk::fillTimeLine() {
+  std::vector<TimeLine::Mark> marks;
+  for (const auto& one : bench_.study().scenes) {
+    const Scene& s = one.scene;
+    TimeLine::Mark m;
+    m.id = q(one.id), m.name = q(s.name), m.row = rowOf(s);
+    m.date = QDate::fromString(q(s.date).left(10), Qt::ISODate);
+    m.sign = s.isRadar()           ? TimeLine::Sign::Radar
+             : s.bandOf("nir") < 0 ? TimeLine::Sign::Picture
+                                   : TimeLine::Sign::Optical;
+    if (const auto known = shareOf_.find(s.mask.string()); known != shareOf_.end())
+      m.setAside = known->second;
+    marks.push_back(m);
+  }
+  timeLine_->setMarks(std::move(marks));
+  if (const auto* current = bench_.currentScene()) timeLine_->setChosen(q(current->id));
+  askShares();
+}
+
+/// Masks are counted in the background, each once.
+void ScenesDesk::askShares() {
+  std::vector<std::filesystem::path> masks;
+  for (const auto& one : bench_.study().scenes)
+    if (!one.scene.mask.empty() && shareOf_.count(one.scene.mask.string()) == 0)
+      masks.push_back(one.scene.mask);
+  if (masks.empty()) return;
+  shares_.ask(
+      [masks](const Progress& progress) {
+        std::map<std::string, double> shares;
+        for (const auto& m : masks) {
+          progress.check();
+          try {
+            shares[m.string()] = maskedShare(m);
+          } catch (const Error&) {
+            shares[m.string()] = 0;  // it went away, which whoever reads the scene says
+          }
+        }
+        return shares;
+      },
+      [this](const std::map<std::string, double>& shares) {
+        shareOf_.insert(shares.begin(), shares.end());
+        if (bench_.hasStudy()) refresh();
+      },
+      [](const QString&) {});
 }
 
 void ScenesDesk::fillHeading() {
@@ -466,6 +565,11 @@ void ScenesDesk::fillScene() {
   details_->setVisible(s != nullptr && guest_ == Guest::None);
   if (s == nullptr) return showPage(page_);
   const Scene& scene = s->scene;
+  sceneTitle_->setText(nameWithDate(scene));
+  const auto share = shareOf_.find(scene.mask.string());
+  usable_->setText(scene.mask.empty()        ? "nothing set aside"
+                   : share == shareOf_.end() ? QString()
+                                             : decimal(100 * (1 - share->second), 1) + " % usable");
   const QString size = QString("%1 x %2 pixels")
                            .arg(grouped(static_cast<qulonglong>(scene.grid.width)),
                                 grouped(static_cast<qulonglong>(scene.grid.height)));
@@ -583,14 +687,16 @@ void ScenesDesk::fillComposites(const StudyScene& s) {
   }
   const Picture shown = view_.front();
   for (const auto& c : compositesOf(s.scene)) {
-    auto* button = chip(q(c.title));
-    button->setObjectName("composite-" + q(c.id));
-    button->setChecked(shown.of == s.id && shown.detail == q(c.title));
+    auto* card = new CompositeCard(q(c.title));
+    card->setObjectName("composite-" + q(c.id));
+    card->setChecked(shown.of == s.id && shown.detail == q(c.title));
     std::array<size_t, 3> b{};
     for (size_t i = 0; i < 3; ++i) b[i] = static_cast<size_t>(s.scene.bandOf(c.roles[i]));
-    connect(button, &QPushButton::clicked, this,
+    connect(card, &QPushButton::clicked, this,
             [this, b, title = q(c.title)] { showComposite(b, title); });
-    composites_->addWidget(button);
+    composites_->addWidget(card);
+    thumbnails_.ask(compositePicture(s.id, s.scene, b, q(c.title)), card,
+                    [card](const QImage& image) { card->setThumbnail(image); });
   }
   for (int i = 0; i < 3; ++i) {
     free_[i]->clear();

@@ -2,10 +2,14 @@
 #include "desks/desk.h"
 #include "desks/scenes/archive_panel.h"
 #include "desks/scenes/bring_in_panel.h"
+#include "desks/scenes/composite_card.h"
 #include "desks/scenes/delivery_row.h"
 #include "desks/scenes/making_panel.h"
 #include "desks/scenes/mask_panel.h"
 #include "desks/scenes/outline_style.h"
+#include "desks/scenes/time_line.h"
+#include "shell/latest.h"
+#include "view/thumbnail.h"
 
 namespace zp {
 
@@ -27,6 +31,10 @@ class ScenesDesk : public Desk {
 
  Q_SIGNALS:
   void shapesChanged();
+  void factsAsked(const QString& id);
+  /// Something that is not in the study yet is looked at, or no more.
+  void lookAsked(const zp::Picture& picture);
+  void lookEnded();
 
  public Q_SLOTS:
   void chooseFiles();
@@ -49,8 +57,13 @@ class ScenesDesk : public Desk {
   const StudyScene* chosen() const;
   void showPage(int page);
 
-  QPushButton* pageChips_[4];
-  QWidget* pages_[4];
+  void fillTimeLine();
+  void askShares();
+  void lookAtLayer(const QString& layer);
+
+  enum Page { kLook, kBands, kAside, kMake, kArea, kPages };
+  QPushButton* pageChips_[kPages];
+  QWidget* pages_[kPages];
   int page_ = 0;
   QPushButton *drawArea_, *useArea_, *archiveChip_, *back_;
   QWidget* bringRow_;
@@ -58,11 +71,13 @@ class ScenesDesk : public Desk {
   BringInPanel* incoming_;
   Guest guest_ = Guest::None;
 
-  QListWidget* list_;
+  TimeLine* timeLine_;
   QWidget* details_;
+  QLabel *sceneTitle_, *usable_;
+  QPushButton* sceneFacts_;
   QComboBox *preset_, *state_;
   QLineEdit *nodata_, *name_, *date_;
-  QPushButton *showFree_, *keep_, *forget_;
+  QPushButton *keep_, *forget_;
   QTableWidget* bands_;
   MaskPanel* mask_;
   MakingPanel* making_;
@@ -73,6 +88,10 @@ class ScenesDesk : public Desk {
   OutlineStyle* style_;
   DeliveryRow* delivery_;
   bool filling_ = false;
+  Latest shares_, layer_;
+  std::vector<ViewShape> incomingShapes_;
+  std::map<std::string, double> shareOf_;  // set aside, by mask file
+  Thumbnails thumbnails_;
 };
 
 }  // namespace zp

@@ -66,6 +66,9 @@ TrainingDesk::TrainingDesk(Workbench& bench, MapView& view)
   under->addWidget(remove_);
   under->addStretch();
   body()->addLayout(under);
+  classEdit_ = new ClassEdit;
+  body()->addWidget(classEdit_);
+  connect(classEdit_, &ClassEdit::kept, this, &TrainingDesk::keepClass);
   chartTitle_ = sectionLabel("Signatures");
   body()->addWidget(chartTitle_);
   chart_ = new SignatureChart;
@@ -145,6 +148,7 @@ void TrainingDesk::forget() {
   signaturesOf_.clear();
   chosenArea_ = -1;
   importBox_->setVisible(false);
+  classEdit_->hide();
 }
 
 void TrainingDesk::showImport(const QString& file) {
@@ -196,14 +200,14 @@ void TrainingDesk::refresh() {
     return setMissing("Training areas are drawn on a scene. Bring one in first.", "Go to scenes",
                       0);
   setReady();
+  showSceneSelector();
   const Study& study = bench_.study();
   if (chosenArea_ >= static_cast<int>(study.training.size())) chosenArea_ = -1;
   const size_t n = study.training.size();
   setHeading("Training",
-             n == 0
-                 ? "Draw areas of known cover, or import polygons with a code and a name field. "
-                   "Every class needs a few."
-                 : QString("%1 area%2 on %3.").arg(n).arg(n == 1 ? "" : "s").arg(q(s->scene.name)));
+             n == 0 ? "Draw areas of known cover, or import polygons with a code and a name field. "
+                      "Every class needs a few."
+                    : QString("%1 area%2.").arg(n).arg(n == 1 ? "" : "s"));
   fillClasses();
   computeSignatures();
   remove_->setEnabled(chosenArea_ >= 0);
@@ -406,38 +410,15 @@ void TrainingDesk::addClass() {
 void TrainingDesk::editClass(int row) {
   const auto* item = classes_->item(row, 0);
   if (item == nullptr) return;
+  if (const auto* c = bench_.study().legend.find(item->data(Qt::UserRole).toInt()))
+    classEdit_->open(*c);
+}
+
+void TrainingDesk::keepClass(const LegendClass& changed) {
   Legend legend = bench_.study().legend;
-  LegendClass* c = legend.find(item->data(Qt::UserRole).toInt());
-  QDialog dialog(this);
-  dialog.setObjectName("classDialog");
-  dialog.setWindowTitle("Class");
-  auto* name = new QLineEdit(q(c->name));
-  name->setObjectName("className");
-  auto* colour = quietButton(q(colourText(c->colour)));
-  colour->setIcon(swatch(toQt(c->colour)));
-  QColor chosen = toQt(c->colour);
-  connect(colour, &QPushButton::clicked, &dialog, [&] {
-    const QColor got = QColorDialog::getColor(chosen, &dialog, "Colour of the class");
-    if (!got.isValid()) return;
-    chosen = got;
-    colour->setIcon(swatch(got));
-    colour->setText(got.name());
-  });
-  auto* about = new QLineEdit(q(c->description));
-  auto* keep = primaryButton("Keep");
-  keep->setObjectName("classKeep");
-  keep->setDefault(true);
-  connect(keep, &QPushButton::clicked, &dialog, &QDialog::accept);
-  auto* form = new QFormLayout(&dialog);
-  form->addRow("Name", name);
-  form->addRow("Colour", colour);
-  form->addRow("Description", about);
-  form->addRow(keep);
-  name->selectAll();
-  if (dialog.exec() != QDialog::Accepted || name->text().trimmed().isEmpty()) return;
-  c->name = name->text().trimmed().toStdString();
-  c->colour = fromQt(chosen);
-  c->description = about->text().toStdString();
+  LegendClass* c = legend.find(changed.code);
+  if (c == nullptr) return;
+  *c = changed;
   bench_.setLegend(legend, "Change a class");
 }
 

@@ -1,6 +1,7 @@
 #pragma once
 #include "charts/chart.h"
 #include "desks/desk.h"
+#include "desks/training/class_edit.h"
 #include "shell/latest.h"
 
 namespace zp {
@@ -34,6 +35,7 @@ class TrainingDesk : public Desk {
   void removeChosen();
   void addClass();
   void editClass(int row);
+  void keepClass(const LegendClass& changed);
   int chosenClass() const;
 
   Latest signatureJob_;
@@ -42,6 +44,7 @@ class TrainingDesk : public Desk {
   QTableWidget *classes_, *bandTable_;
   QPushButton *draw_, *import_, *add_, *remove_, *edit_, *drop_;
   QWidget* importBox_;
+  ClassEdit* classEdit_;
   QComboBox *layerField_, *codeField_, *nameField_;
   QString importFile_;
   QLabel *bandTitle_, *chartTitle_;

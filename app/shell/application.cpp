@@ -1,0 +1,30 @@
+#include "shell/application.h"
+
+#include <new>
+
+namespace zp {
+
+bool Application::notify(QObject* receiver, QEvent* event) {
+  QString sentence;
+  try {
+    return QApplication::notify(receiver, event);
+  } catch (const std::bad_alloc&) {
+    sentence = tr("There is not enough memory; close other programs or use a smaller part.");
+  } catch (const std::exception& e) {
+    sentence = QString::fromUtf8(e.what());
+  }
+  // Told once the event is over, and not again for what the telling itself brings about.
+  if (!telling_) {
+    telling_ = true;
+    QMetaObject::invokeMethod(
+        this,
+        [this, sentence] {
+          Q_EMIT trouble(sentence);
+          telling_ = false;
+        },
+        Qt::QueuedConnection);
+  }
+  return false;
+}
+
+}  // namespace zp

@@ -1,0 +1,212 @@
+#include "shell/facts.h"
+
+#include <QCoreApplication>
+#include <QFileInfo>
+#include <QStringList>
+
+#include "grid/crs.h"
+#include "look/look.h"
+#include "mapping/classifier.h"
+#include "study/study_scope.h"
+
+namespace zp {
+namespace {
+
+QString tr(const char* text) {
+  return QCoreApplication::translate("Facts", text);
+}
+
+/// The steps that make products, and their settings, as a person calls them; "" is not told.
+const std::map<std::string, const char*>& settingTitles() {
+  static const std::map<std::string, const char*> all{
+      {"formula", QT_TRANSLATE_NOOP("Facts", "Formula")},
+      {"at", QT_TRANSLATE_NOOP("Facts", "Thresholds")},
+      {"classes", QT_TRANSLATE_NOOP("Facts", "Classes")},
+      {"rules", QT_TRANSLATE_NOOP("Facts", "Rules")},
+      {"otherwise", QT_TRANSLATE_NOOP("Facts", "Otherwise")},
+      {"method", QT_TRANSLATE_NOOP("Facts", "Method")},
+      {"bands", QT_TRANSLATE_NOOP("Facts", "Bands")},
+      {"band", QT_TRANSLATE_NOOP("Facts", "Band")},
+      {"priors", QT_TRANSLATE_NOOP("Facts", "Priors")},
+      {"reject", QT_TRANSLATE_NOOP("Facts", "Reject distance")},
+      {"inside", QT_TRANSLATE_NOOP("Facts", "Inside")},
+      {"plan", QT_TRANSLATE_NOOP("Facts", "Plan")},
+      {"count", QT_TRANSLATE_NOOP("Facts", "Count")},
+      {"seed", QT_TRANSLATE_NOOP("Facts", "Seed")},
+      {"apart", QT_TRANSLATE_NOOP("Facts", "Smallest spacing")},
+      {"code", QT_TRANSLATE_NOOP("Facts", "Class")},
+      {"what", QT_TRANSLATE_NOOP("Facts", "Tells")},
+      {"how", QT_TRANSLATE_NOOP("Facts", "How")},
+      {"window", QT_TRANSLATE_NOOP("Facts", "Window, pixels")},
+      {"looks", QT_TRANSLATE_NOOP("Facts", "Looks")},
+      {"power", QT_TRANSLATE_NOOP("Facts", "Power of the scattering")},
+      {"dark", QT_TRANSLATE_NOOP("Facts", "Value of dark ground")},
+      {"start", QT_TRANSLATE_NOOP("Facts", "Starting band")},
+      {"type", QT_TRANSLATE_NOOP("Facts", "Number type")},
+      {"scale", QT_TRANSLATE_NOOP("Facts", "Scale")},
+      {"offset", QT_TRANSLATE_NOOP("Facts", "Offset")},
+      {"file", QT_TRANSLATE_NOOP("Facts", "From the file")},
+      {"field", QT_TRANSLATE_NOOP("Facts", "Class field")},
+      {"match", QT_TRANSLATE_NOOP("Facts", "Classes matched")},
+      {"unit", QT_TRANSLATE_NOOP("Facts", "Unit")},
+      {"from", QT_TRANSLATE_NOOP("Facts", "From")},
+      {"to", QT_TRANSLATE_NOOP("Facts", "To")},
+      {"date", QT_TRANSLATE_NOOP("Facts", "Date")}};
+  return all;
+}
+
+QString nameOf(const Study& study, const std::string& id) {
+  if (const auto* s = study.scene(id)) return q(s->scene.name);
+  if (const auto* p = study.product(id)) return q(p->name);
+  for (const auto& o : study.outlines)
+    if (o.id == id) return q(o.name);
+  for (const auto& p : study.bin)
+    if (p.id == id) return q(p.name) + tr(" (in the bin)");
+  if (id == kTrainingInput) return tr("the training areas");
+  if (id == kDeliveryInput) return tr("the delivery grid");
+  return {};
+}
+
+QString className(const Study& study, int code) {
+  const auto* c = study.legend.find(code);
+  return c != nullptr ? q(c->name) : tr("class %1").arg(code);
+}
+
+QString bandName(const Study& study, const Json& step, size_t band) {
+  const auto* s = study.scene(step.value("scene", ""));
+  if (s == nullptr || band >= s->scene.bands.size())
+    return QString::number(static_cast<int>(band) + 1);
+  const auto& b = s->scene.bands[band];
+  return q(b.role.empty() ? b.name : b.role);
+}
+
+QString words(const Study& study, const Json& v);
+
+QString wordsOfAll(const Study& study, const Json& list) {
+  QStringList all;
+  for (const auto& one : list)
+    if (const QString text = words(study, one); !text.isEmpty()) all << text;
+  return all.join(", ");
+}
+
+/// Any value without its innards: names for ids, figures, lists.
+QString words(const Study& study, const Json& v) {
+  if (v.is_string()) {
+    const auto text = v.get<std::string>();
+    const QString name = nameOf(study, text);
+    return (name.isEmpty() ? q(text).replace('-', ' ') : name).toHtmlEscaped();
+  }
+  if (v.is_boolean()) return v.get<bool>() ? tr("yes") : tr("no");
+  if (v.is_number()) return compact(v.get<double>());
+  if (v.is_array()) return wordsOfAll(study, v);
+  if (!v.is_object()) return {};
+  if (v.contains("when"))
+    return tr("%1 where %2")
+        .arg(words(study, v["name"]), q(v["when"].get<std::string>()).toHtmlEscaped());
+  if (v.contains("name")) return words(study, v["name"]);
+  if (v.contains("band") && v["band"].is_number_unsigned())
+    return bandName(study, v, v["band"].get<size_t>());
+  return {};
+}
+
+QString settingWords(const Study& study, const Json& step, const std::string& key, const Json& v) {
+  if (key == "formula" && v.is_string()) return q(v.get<std::string>()).toHtmlEscaped();
+  if (key == "file" && v.is_string())
+    return QFileInfo(q(v.get<std::string>())).fileName().toHtmlEscaped();
+  if (key == "method" && v.is_string())
+    for (const auto& m : methods())
+      if (m.id == v) return q(m.title).toHtmlEscaped();
+  if (key == "code" && v.is_number_integer()) return className(study, v.get<int>()).toHtmlEscaped();
+  if ((key == "band" || key == "start") && v.is_number_unsigned())
+    return bandName(study, step, v.get<size_t>()).toHtmlEscaped();
+  if (key == "bands" && v.is_array() && !v.empty() && v[0].is_number_unsigned()) {
+    QStringList all;
+    for (const auto& b : v) all << bandName(study, step, b.get<size_t>());
+    return all.join(", ").toHtmlEscaped();
+  }
+  if ((key == "priors" || key == "match") && v.is_object()) {
+    QStringList all;
+    for (const auto& [code, value] : v.items())
+      all << (key == "priors" ? className(study, q(code).toInt()) + " " + words(study, value)
+                              : q(code) + " → " +
+                                    (value.is_number_integer() ? className(study, value.get<int>())
+                                                               : QString()));
+    return all.join(", ").toHtmlEscaped();
+  }
+  return words(study, v);
+}
+
+void addRow(QString& html, const QString& label, const QString& text) {
+  if (!text.isEmpty())
+    html += QString("<tr><td style='padding-right:12px; color:%1'>%2</td><td>%3</td></tr>")
+                .arg(tokens().second.name(), label, text);
+}
+
+QString figureRow(const Json& facts) {
+  for (const char* key : {"min", "max", "mean"})
+    if (!facts.contains(key) || !facts[key].is_number()) return {};
+  return tr("%1 to %2, mean %3")
+      .arg(compact(facts["min"].get<double>()), compact(facts["max"].get<double>()),
+           compact(facts["mean"].get<double>()));
+}
+
+QString productFacts(const Study& study, const Product& p) {
+  QString html =
+      QString("<b>%1</b><table cellspacing=0 cellpadding=1>").arg(q(p.name).toHtmlEscaped());
+  addRow(html, tr("Is"), q(titleOf(p.kind)));
+  addRow(html, tr("Made"),
+         niceDate(p.made.substr(0, 10)) +
+             q(p.made.size() > 15 ? ", " + p.made.substr(11, 5) + " UTC" : ""));
+  addRow(html, tr("Stands for"), niceDate(p.date));
+  QStringList from;
+  for (const auto& i : p.inputs) {
+    if (i.id == kDeliveryInput && i.revision == 0) continue;
+    const QString name = nameOf(study, i.id);
+    from << (name.isEmpty() ? tr("something that is gone") : name).toHtmlEscaped() +
+                (study.revisionOf(i.id) != i.revision ? tr(" (changed since)") : QString());
+  }
+  addRow(html, tr("Made from"), from.join(", "));
+  const auto& titles = settingTitles();
+  for (const auto& [key, value] : p.step.items())
+    if (const auto at = titles.find(key);
+        at != titles.end() && !(key == "inside" && from.contains(words(study, value))))
+      addRow(html, tr(at->second), settingWords(study, p.step, key, value));
+  addRow(html, tr("Range"), figureRow(p.facts));
+  if (p.facts.contains("points") && p.facts["points"].is_number_unsigned())
+    addRow(html, tr("Points"), QString::number(p.facts["points"].get<size_t>()));
+  const QFileInfo file(q(p.file.string()));
+  addRow(html, tr("File"),
+         tr("%1, %2 MiB")
+             .arg(file.fileName().toHtmlEscaped(),
+                  decimal(static_cast<double>(file.size()) / 1048576.0, 1)));
+  return html + "</table>";
+}
+
+QString sceneFacts(const StudyScene& s) {
+  const Scene& scene = s.scene;
+  QString html =
+      QString("<b>%1</b><table cellspacing=0 cellpadding=1>").arg(q(scene.name).toHtmlEscaped());
+  addRow(html, tr("Date"), niceDate(scene.date));
+  addRow(html, tr("Values"), q(titleOf(scene.state)));
+  QStringList bands;
+  for (const auto& b : scene.bands) bands << q(b.role.empty() ? b.name : b.role);
+  addRow(html, tr("Bands"), bands.join(", ").toHtmlEscaped());
+  addRow(html, tr("Size"),
+         tr("%1 x %2 pixels of %3")
+             .arg(scene.grid.width)
+             .arg(scene.grid.height)
+             .arg(compact(scene.grid.pixelWidth())));
+  addRow(html, tr("Lies in"), q(crsTitle(scene.grid.crs)).toHtmlEscaped());
+  addRow(html, tr("Set aside"), scene.mask.empty() ? tr("nothing") : tr("some pixels, see Scenes"));
+  return html + "</table>";
+}
+
+}  // namespace
+
+QString factsOf(const Study& study, const QString& id) {
+  if (const auto* p = study.product(id.toStdString())) return productFacts(study, *p);
+  if (const auto* s = study.scene(id.toStdString())) return sceneFacts(*s);
+  return {};
+}
+
+}  // namespace zp

@@ -1,0 +1,21 @@
+#pragma once
+#include <QString>
+
+namespace zp {
+
+/// Where one is, for the keys that work there: a stage, or a sheet in place of it.
+enum class Whereabouts {
+  Scenes,
+  Indices,
+  Training,
+  Mapping,
+  Sampling,
+  Accuracy,
+  Labelling,
+  Matrix
+};
+
+/// The keys that work at a place, as rich text.
+QString keysOf(Whereabouts place);
+
+}  // namespace zp

@@ -1,0 +1,15 @@
+#pragma once
+#include <CLI/CLI.hpp>
+
+namespace zp {
+
+/// What is wrong with a call, in our words: the library speaks of options and conversions.
+std::string wrongCall(const CLI::App& app, const CLI::ParseError& e);
+
+/// Checks of an option's text, whose sentences say what it takes.
+CLI::Validator oneOf(const std::string& what, std::vector<std::string> known);
+CLI::Validator numberAbove(double low);
+CLI::Validator numberFrom(double low);
+CLI::Validator wholeNumber(long long low, long long high);
+
+}  // namespace zp

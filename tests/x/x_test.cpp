@@ -1,0 +1,184 @@
+// The real window on a real X server, worked by its pointer and keys: whatever opens lets go again.
+// Off-screen, nothing ever grabs the pointer, so this is not seen there.
+#include <QProcess>
+
+#include "app/window_fixture.h"
+#include "shell/application.h"
+
+namespace zp {
+namespace {
+
+using namespace testing;
+
+class OnX : public RealWindow {
+ protected:
+  void SetUp() override {
+    RealWindow::SetUp();
+    w().resize(1280, 800);
+    d().until([&] { return w().isActiveWindow(); }, "the window to be active");
+    d().settle();
+  }
+
+  static void xdo(const QStringList& arguments) {
+    ASSERT_EQ(QProcess::execute("xdotool", arguments), 0) << arguments.join(' ').toStdString();
+  }
+  static void moveTo(QPoint global) {
+    xdo({"mousemove", QString::number(global.x()), QString::number(global.y())});
+  }
+  static QPoint middleOf(const QWidget* widget) {
+    return widget->mapToGlobal(widget->rect().center());
+  }
+  static void click(QPoint at, int button = 1) {
+    moveTo(at);
+    xdo({"click", QString::number(button)});
+  }
+  static void click(const QWidget* widget, int button = 1) { click(middleOf(widget), button); }
+  static void press(const QString& key) { xdo({"key", key}); }
+  static void type(const QString& text) { xdo({"type", "--delay", "5", text}); }
+  static void drag(QPoint from, QPoint to) {
+    moveTo(from);
+    xdo({"mousedown", "1"});
+    for (int i = 1; i <= 8; ++i) {
+      moveTo(from + (to - from) * i / 8);
+      QTest::qWait(20);  // a hand is not faster
+    }
+    xdo({"mouseup", "1"});
+  }
+  bool inTime(const std::function<bool()>& condition) { return QTest::qWaitFor(condition, 15000); }
+
+  /// The window takes clicks and keys as before.
+  void expectAlive() {
+    EXPECT_TRUE(inTime([] { return QApplication::activePopupWidget() == nullptr; }));
+    for (const int stage : {1, 0}) {
+      click(w().trail().mapToGlobal(w().trail().stationRect(stage).center()));
+      EXPECT_TRUE(inTime([&] { return w().stage() == stage; })) << "no click gets through";
+    }
+    press("F2");
+    EXPECT_TRUE(inTime([&] { return w().stage() == 1; })) << "no key gets through";
+    press("F1");
+    EXPECT_TRUE(inTime([&] { return w().stage() == 0; }));
+    d().settle();
+  }
+  QWidget* firstCard() { return d().find<QWidget>("card-" + q(s().scenes.back().id)); }
+  QLabel* facts() { return w().findChild<QLabel*>("factSheet"); }
+};
+
+TEST_F(OnX, ADoubleClickOnACardShowsItsFactsAndLetsGo) {
+  const QPoint at = middleOf(firstCard());
+  moveTo(at);
+  xdo({"click", "--repeat", "2", "--delay", "60", "1"});
+  ASSERT_TRUE(inTime([&] { return facts()->isVisible(); }));
+  EXPECT_EQ(QApplication::activePopupWidget(), nullptr);
+  expectAlive();
+  EXPECT_TRUE(facts()->isVisible());  // a panel stays until one closes it
+  moveTo(at);
+  xdo({"click", "--repeat", "2", "--delay", "60", "1"});
+  EXPECT_TRUE(inTime([&] { return facts()->isVisible(); }));
+  press("Escape");
+  EXPECT_TRUE(inTime([&] { return !facts()->isVisible(); }));
+  expectAlive();
+}
+
+TEST_F(OnX, TheMenuOfACardOpensAndLetsGo) {
+  click(firstCard(), 3);
+  ASSERT_TRUE(inTime([] { return qobject_cast<QMenu*>(QApplication::activePopupWidget()); }));
+  press("Escape");
+  expectAlive();
+  click(firstCard(), 3);
+  ASSERT_TRUE(inTime([] { return qobject_cast<QMenu*>(QApplication::activePopupWidget()); }));
+  auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
+  for (auto* action : menu->actions())
+    if (action->text() == "Facts") click(menu->mapToGlobal(menu->actionGeometry(action).center()));
+  EXPECT_TRUE(inTime([&] { return facts()->isVisible(); }));
+  expectAlive();
+  // Beside the menu, a click closes it.
+  click(firstCard(), 3);
+  ASSERT_TRUE(inTime([] { return QApplication::activePopupWidget() != nullptr; }));
+  click(w().view().mapToGlobal(QPoint(300, 200)));
+  expectAlive();
+}
+
+TEST_F(OnX, TheStudyMenuOpensAndLetsGo) {
+  click(w().trail().studyButton());
+  ASSERT_TRUE(inTime([] { return qobject_cast<QMenu*>(QApplication::activePopupWidget()); }));
+  press("Escape");
+  expectAlive();
+}
+
+TEST_F(OnX, AComboIsChosenFromAndLetsGo) {
+  press("F2");
+  ASSERT_TRUE(inTime([&] { return w().stage() == 1; }));
+  d().settle();
+  auto* ramp = d().find<QComboBox>("ramp");
+  const int before = ramp->currentIndex();
+  click(ramp);
+  ASSERT_TRUE(inTime([] { return QApplication::activePopupWidget() != nullptr; }));
+  press("Down");
+  press("Return");
+  EXPECT_TRUE(inTime([&] { return ramp->currentIndex() != before; }));
+  click(ramp);
+  ASSERT_TRUE(inTime([] { return QApplication::activePopupWidget() != nullptr; }));
+  press("Escape");
+  expectAlive();
+}
+
+TEST_F(OnX, ACardIsDraggedOntoTheViewAndThePictureIsPanned) {
+  const auto& card = *firstCard();
+  drag(middleOf(&card), w().view().mapToGlobal(QPoint(120, 200)));
+  EXPECT_TRUE(inTime([&] { return w().view().back().of == s().scenes.back().id; }));
+  expectAlive();
+  w().viewTools().setMode(MapView::Mode::Front);
+  const Place before = w().view().centre();
+  const QPoint at = w().view().mapToGlobal(QPoint(300, 250));
+  drag(at, at + QPoint(90, 40));
+  EXPECT_TRUE(inTime([&] { return w().view().centre().x < before.x; }));
+  expectAlive();
+}
+
+TEST_F(OnX, FindIsTypedIntoAndWhatItExplainsLetsGo) {
+  press("ctrl+k");
+  ASSERT_TRUE(inTime([&] { return w().trail().find()->hasFocus(); }));
+  type("covariance");
+  auto* list = w().findChild<QListWidget*>("findList");
+  ASSERT_TRUE(inTime([&] { return list->isVisible() && list->count() > 0; }));
+  press("Return");
+  EXPECT_TRUE(inTime([&] { return facts()->isVisible(); }));
+  expectAlive();
+  press("ctrl+k");
+  type("xyz");
+  ASSERT_TRUE(inTime([&] { return list->isVisible(); }));
+  press("Escape");
+  EXPECT_TRUE(inTime([&] { return !list->isVisible(); }));
+  expectAlive();
+}
+
+TEST_F(OnX, DialogsOpenAndLetGo) {
+  click(firstCard());  // the keys go to the window
+  press("ctrl+o");
+  ASSERT_TRUE(inTime([] { return QApplication::activeModalWidget() != nullptr; }));
+  press("Escape");
+  ASSERT_TRUE(inTime([] { return QApplication::activeModalWidget() == nullptr; }));
+  expectAlive();
+}
+
+TEST_F(OnX, ThePointerOverThePictureIsAnsweredByTheProbe) {
+  auto* probe = w().findChild<Probe*>("probe");
+  moveTo(w().view().mapToGlobal(QPoint(250, 200)));
+  moveTo(w().view().mapToGlobal(QPoint(400, 260)));
+  EXPECT_TRUE(inTime([&] { return probe->text().contains(";"); })) << probe->text().toStdString();
+  expectAlive();
+}
+
+}  // namespace
+}  // namespace zp
+
+int main(int argc, char** argv) {
+  QTemporaryDir settings;
+  qputenv("XDG_CONFIG_HOME", settings.path().toUtf8());
+  zp::Application app(argc, argv);
+  QApplication::setOrganizationName("zany-patch-test");
+  ::testing::InitGoogleTest(&argc, argv);
+  zp::startGdal();
+  zp::applyLook("dusk");
+  return RUN_ALL_TESTS();
+}
