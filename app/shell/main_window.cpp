@@ -171,6 +171,8 @@ MainWindow::MainWindow() : book_(bench_) {
   connect(scenesDesk_, &ScenesDesk::lookAsked, this, &MainWindow::lookAt);
   connect(scenesDesk_, &ScenesDesk::lookEnded, this, [this] {
     if (view_->front().of == "preview") dropPreview();
+    if (beforeLook_) view_->setCentre(beforeLook_->first, beforeLook_->second);
+    beforeLook_.reset();
   });
   connect(shelf_, &Shelf::backAsked, this,
           [this](const QString& id) { setBack(bench_.pictureOf(id)); });
@@ -488,7 +490,9 @@ void MainWindow::lookAt(const Picture& p) {
     const Grid g = gridOf(p);
     const bool known = !view_->crs().empty() && !g.crs.empty();
     const auto where = known ? broughtTo(g.extent(), g.crs, view_->crs()) : g.extent();
-    if (first && (!where || !where->overlaps(view_->visible()))) view_->fit();
+    if (!first || (where && where->overlaps(view_->visible()))) return;
+    if (!bench_.study().scenes.empty()) beforeLook_ = {view_->centre(), view_->unitsPerPixel()};
+    view_->fit();
   } catch (const std::exception&) {
     // It cannot be read; the view says so.
   }

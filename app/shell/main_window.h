@@ -116,6 +116,7 @@ class MainWindow : public QMainWindow {
   QWidget* start_;
   int stage_ = 0;
   bool restoring_ = false;
+  std::optional<std::pair<Place, double>> beforeLook_;  // where the view was
   std::map<std::string, std::vector<ViewShape>> outlineShapes_;
 };
 

@@ -136,6 +136,15 @@ void flushToDisk(const fs::path& file) {
                     file.filename().string(), std::strerror(why)));
 }
 
+namespace {
+/// The one name of a folder, however it was written.
+fs::path wholeFolder(const fs::path& folder) {
+  std::error_code ec;
+  const fs::path whole = fs::canonical(folder, ec);
+  return ec ? folder : whole;
+}
+}  // namespace
+
 std::error_code carryOut(const std::vector<FileMove>& moves) {
   std::error_code ec;
   std::set<fs::path> folders;
@@ -152,9 +161,10 @@ std::error_code carryOut(const std::vector<FileMove>& moves) {
 }
 
 CommitNote::CommitNote(const std::vector<FileMove>& moves)
-    : note_(fs::absolute(temporaryFor(moves.at(0).to)).lexically_normal().string() + kNote) {
+    : note_(wholeFolder(folderOf(moves.at(0).to)) /
+            (temporaryFor(moves.at(0).to).filename().string() + kNote)) {
   std::set<fs::path> folders;
-  for (const auto& m : moves) folders.insert(fs::absolute(folderOf(m.to)).lexically_normal());
+  for (const auto& m : moves) folders.insert(wholeFolder(folderOf(m.to)));
   folders.erase(folderOf(note_));
   for (const auto& f : folders) pointers_.push_back(temporaryFor(f / "see").string() + kNote);
 }
@@ -164,7 +174,7 @@ void CommitNote::write(const std::vector<FileMove>& moves) const {
     if (!fs::exists(p)) writeDown(p, Json{{"see", note_.string()}}.dump());
   Json list = Json::array(), beside = Json::array();
   for (const auto& m : moves) {
-    const fs::path folder = fs::absolute(folderOf(m.to)).lexically_normal();
+    const fs::path folder = wholeFolder(folderOf(m.to));
     list.push_back({{"folder", folder == folderOf(note_) ? "" : folder.string()},
                     {"from", m.from.filename().string()},
                     {"to", m.to.filename().string()}});
@@ -181,7 +191,7 @@ void CommitNote::remove() const {
 
 void sweep(const fs::path& wanted) {
   std::error_code ignored;
-  const fs::path folder = fs::absolute(wanted, ignored).lexically_normal();
+  const fs::path folder = wholeFolder(wanted);
   std::vector<fs::path> notes, rest;
   for (const auto& entry : fs::directory_iterator(folder, ignored)) {
     const std::string name = entry.path().filename().string();

@@ -71,8 +71,8 @@ TEST_F(DeskWindow, ClassesOfAThresholdLookAndAreCalledAsTheIndexReads) {
   EXPECT_EQ(legend.classes[0].name, "The rest");
   EXPECT_EQ(legend.classes[1].name, "Open water");
   const auto& ends = ramp("water");
-  EXPECT_EQ(toQt(legend.classes[0].colour).rgb(), ends.front());
-  EXPECT_EQ(toQt(legend.classes[1].colour).rgb(), ends.back());
+  EXPECT_EQ(toQt(legend.classes[0].colour).rgb(), ends[24]);
+  EXPECT_EQ(toQt(legend.classes[1].colour).rgb(), ends[255 - 24]);
   EXPECT_GT(legend.classes[1].colour.b, legend.classes[1].colour.r);  // water is blue
 }
 
@@ -158,9 +158,12 @@ TEST_F(DeskWindow, BeforeLabellingTheAccuracyDeskShowsWhatIsKnown) {
   makePoints("6");
   d().stage(5);
   auto* table = d().find<QTableWidget>("knownTable");
-  d().until([&] { return table->rowCount() > 0 && table->item(0, 2)->text() != "…"; }, "the counts");
+  d().until([&] { return table->rowCount() > 0 && table->item(0, 2)->text() != "…"; },
+            "the counts");
   for (int r = 0; r < table->rowCount(); ++r) EXPECT_EQ(table->item(r, 2)->text(), "6");
   d().click("primary");
+  d().until([&] { return s().newest(ProductKind::Labels) != nullptr && w().labelling().ready(); },
+            "the labelling desk");
   w().goTo(5);
   EXPECT_FALSE(table->isVisible());
 }
@@ -198,7 +201,8 @@ TEST_F(DeskWindow, NothingLiesOverAnythingInTheMatrixSheetWithItsLongestSentence
   makePoints("4");
   d().stage(5);
   d().click("primary");
-  d().until([&] { return w().labelling().ready(); }, "the labelling desk");
+  d().until([&] { return s().newest(ProductKind::Labels) != nullptr && w().labelling().ready(); },
+            "the labelling desk");
   for (size_t i = 0; i < w().book().labelling().points().size(); ++i)
     w().book().labelling().label(1 + static_cast<int>(i % 9), now());
   w().book().labelling().close();
@@ -223,9 +227,10 @@ TEST_F(DeskWindow, NothingLiesOverAnythingOnAnyDesk) {
       QCoreApplication::processEvents();
       for (auto* desk : w().findChildren<Desk*>())
         if (desk->isVisible()) {
-          desk->say("This is a sentence that is as long as the longest that a desk ever says in its "
-                    "place, with a name such as “Finch 18 Jul, vegetation, inside the study area” "
-                    "in it and a remedy at its end; choose another one.");
+          desk->say(
+              "This is a sentence that is as long as the longest that a desk ever says in its "
+              "place, with a name such as “Finch 18 Jul, vegetation, inside the study area” "
+              "in it and a remedy at its end; choose another one.");
           QCoreApplication::processEvents();
           expectNothingOverlaps(desk);
         }
@@ -235,7 +240,7 @@ TEST_F(DeskWindow, NothingLiesOverAnythingOnAnyDesk) {
 
 TEST_F(DeskWindow, WhatComesInIsSeenWithTheRolesAsSetSoFar) {
   const Scene whole = s().scene(sceneNamed("Finch 18 Jul"))->scene;
-  // Two bands with roles in their names, and one without.
+  // Three bands, of which one is called what it is not.
   const fs::path in = folder_ / "in";
   fs::create_directory(in);
   const Grid g = [] {
@@ -244,7 +249,7 @@ TEST_F(DeskWindow, WhatComesInIsSeenWithTheRolesAsSetSoFar) {
     one.georeferenced = true;
     return one;
   }();
-  for (const char* name : {"x-red.tif", "x-green.tif", "x-other.tif"}) {
+  for (const char* name : {"x-red.tif", "x-green.tif", "x-swir22.tif"}) {
     RasterSpec spec;
     spec.grid = g;
     spec.grid.crs = whole.grid.crs;
@@ -264,7 +269,7 @@ TEST_F(DeskWindow, WhatComesInIsSeenWithTheRolesAsSetSoFar) {
   int other = 0;
   auto* bands = d().find<QTableWidget>("incomingBands");
   for (int r = 0; r < bands->rowCount(); ++r)
-    if (bands->item(r, 0)->text().contains("other")) other = r + 1;
+    if (bands->item(r, 0)->text().contains("swir22")) other = r + 1;
   ASSERT_GT(other, 0);
   choose(QString("incomingRole-%1").arg(other), "blue");
   d().until([&] { return w().view().front().key != key; }, "the other picture");

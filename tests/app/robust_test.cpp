@@ -31,8 +31,8 @@ TEST_F(Robust, EveryFileOfTheStudyVanishesWhileEachDeskIsOpen) {
   makePoints("5");
   d().stage(5);
   d().click("primary");
-  d().until([&] { return w().labelling().ready(); }, "the labelling desk");
-  w().labelling().window();
+  d().until([&] { return s().newest(ProductKind::Labels) != nullptr && w().labelling().ready(); },
+            "the labelling desk");
   QTest::keyClick(&w().labelling(), Qt::Key_1);
   for (const char* folder : {"scenes", "outlines", "products", "bin"})
     fs::remove_all(s().folder() / folder);
@@ -40,14 +40,14 @@ TEST_F(Robust, EveryFileOfTheStudyVanishesWhileEachDeskIsOpen) {
   QTest::keyClick(&w().labelling(), Qt::Key_Space);
   QTest::keyClick(&w().labelling(), Qt::Key_Escape);
   for (const int stage : {0, 1, 2, 3, 4, 5}) {
-    w().goTo(stage);
-    for (int i = 0; i < 3; ++i)
-      QTest::mouseMove(&w().view(), QPoint(200 + 40 * i, 200));
+    key(static_cast<Qt::Key>(Qt::Key_F1 + stage));
+    EXPECT_EQ(w().stage(), stage);
+    for (int i = 0; i < 3; ++i) QTest::mouseMove(&w().view(), QPoint(200 + 40 * i, 200));
     w().view().setCentre({410000.0 + stage * 100, 5720000}, 7 + stage);
     QTest::keyClick(&w().view(), Qt::Key_P);
     QTest::qWait(30);  // whatever was asked for comes to its end, some way or other
     for (auto* b : w().findChildren<QPushButton*>("primary"))
-      if (b->isVisible() && b->isEnabled()) b->click();
+      if (b->isVisible() && b->isEnabled()) QTest::mouseClick(b, Qt::LeftButton);
     d().until([&] { return !w().bench().jobs().busy(); }, "the job to end");
     w().bench().bringUpToDate(q(lastProduct()));
     d().until([&] { return !w().bench().jobs().busy(); }, "the job to end");
@@ -76,7 +76,8 @@ TEST_F(Robust, ALabelGivenWhileTheLabelsAreBroughtUpToDateStays) {
   makePoints("5");
   d().stage(5);
   d().click("primary");
-  d().until([&] { return w().labelling().ready(); }, "the labelling desk");
+  d().until([&] { return s().newest(ProductKind::Labels) != nullptr && w().labelling().ready(); },
+            "the labelling desk");
   const std::string labels = s().newest(ProductKind::Labels)->id,
                     map = s().newest(ProductKind::ClassMap)->id;
   w().book().labelling().label(1, now());

@@ -35,16 +35,45 @@ class OnX : public RealWindow {
   static void click(const QWidget* widget, int button = 1) { click(middleOf(widget), button); }
   static void press(const QString& key) { xdo({"key", key}); }
   static void type(const QString& text) { xdo({"type", "--delay", "5", text}); }
-  static void drag(QPoint from, QPoint to) {
-    moveTo(from);
-    xdo({"mousedown", "1"});
+  /// By a hand of its own, for what is dragged keeps the window until it is let go.
+  void drag(QPoint from, QPoint to) {
+    QStringList steps{"mousemove", QString::number(from.x()), QString::number(from.y()),
+                      "mousedown", "1"};
     for (int i = 1; i <= 8; ++i) {
-      moveTo(from + (to - from) * i / 8);
-      QTest::qWait(20);  // a hand is not faster
+      const QPoint at = from + (to - from) * i / 8;
+      steps << "sleep"
+            << "0.05"
+            << "mousemove" << QString::number(at.x()) << QString::number(at.y());
     }
-    xdo({"mouseup", "1"});
+    steps << "sleep"
+          << "0.1"
+          << "mouseup"
+          << "1";
+    QProcess hand;
+    hand.start("xdotool", steps);
+    EXPECT_TRUE(inTime([&] { return hand.state() == QProcess::NotRunning; }));
   }
   bool inTime(const std::function<bool()>& condition) { return QTest::qWaitFor(condition, 15000); }
+
+  /// Opens something that keeps whoever opened it until it is closed, and works it meanwhile.
+  /// False when it does not open, or does not let go.
+  bool whileOpen(const std::function<void()>& open, const std::function<QWidget*()>& what,
+                 const std::function<void(QWidget*)>& work) {
+    bool worked = false;
+    QTimer timer;
+    QObject::connect(&timer, &QTimer::timeout, [&] {
+      QWidget* shown = what();
+      if (worked || shown == nullptr) return;
+      worked = true;
+      timer.stop();
+      work(shown);
+    });
+    timer.start(30);
+    open();
+    return inTime([&] { return worked && what() == nullptr; });
+  }
+  static QWidget* popup() { return QApplication::activePopupWidget(); }
+  static QWidget* dialog() { return QApplication::activeModalWidget(); }
 
   /// The window takes clicks and keys as before.
   void expectAlive() {
@@ -80,28 +109,27 @@ TEST_F(OnX, ADoubleClickOnACardShowsItsFactsAndLetsGo) {
 }
 
 TEST_F(OnX, TheMenuOfACardOpensAndLetsGo) {
-  click(firstCard(), 3);
-  ASSERT_TRUE(inTime([] { return qobject_cast<QMenu*>(QApplication::activePopupWidget()); }));
-  press("Escape");
+  const auto open = [&] { click(firstCard(), 3); };
+  EXPECT_TRUE(whileOpen(open, popup, [](QWidget*) { press("Escape"); }));
   expectAlive();
-  click(firstCard(), 3);
-  ASSERT_TRUE(inTime([] { return qobject_cast<QMenu*>(QApplication::activePopupWidget()); }));
-  auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
-  for (auto* action : menu->actions())
-    if (action->text() == "Facts") click(menu->mapToGlobal(menu->actionGeometry(action).center()));
+  EXPECT_TRUE(whileOpen(open, popup, [](QWidget* shown) {
+    auto* menu = qobject_cast<QMenu*>(shown);
+    ASSERT_NE(menu, nullptr);
+    for (auto* action : menu->actions())
+      if (action->text() == "Facts")
+        click(menu->mapToGlobal(menu->actionGeometry(action).center()));
+  }));
   EXPECT_TRUE(inTime([&] { return facts()->isVisible(); }));
   expectAlive();
   // Beside the menu, a click closes it.
-  click(firstCard(), 3);
-  ASSERT_TRUE(inTime([] { return QApplication::activePopupWidget() != nullptr; }));
-  click(w().view().mapToGlobal(QPoint(300, 200)));
+  EXPECT_TRUE(
+      whileOpen(open, popup, [&](QWidget*) { click(w().view().mapToGlobal(QPoint(300, 200))); }));
   expectAlive();
 }
 
 TEST_F(OnX, TheStudyMenuOpensAndLetsGo) {
-  click(w().trail().studyButton());
-  ASSERT_TRUE(inTime([] { return qobject_cast<QMenu*>(QApplication::activePopupWidget()); }));
-  press("Escape");
+  EXPECT_TRUE(whileOpen([&] { click(w().trail().studyButton()); }, popup,
+                        [](QWidget*) { press("Escape"); }));
   expectAlive();
 }
 
@@ -111,14 +139,13 @@ TEST_F(OnX, AComboIsChosenFromAndLetsGo) {
   d().settle();
   auto* ramp = d().find<QComboBox>("ramp");
   const int before = ramp->currentIndex();
-  click(ramp);
-  ASSERT_TRUE(inTime([] { return QApplication::activePopupWidget() != nullptr; }));
-  press("Down");
-  press("Return");
-  EXPECT_TRUE(inTime([&] { return ramp->currentIndex() != before; }));
-  click(ramp);
-  ASSERT_TRUE(inTime([] { return QApplication::activePopupWidget() != nullptr; }));
-  press("Escape");
+  EXPECT_TRUE(whileOpen([&] { click(ramp); }, popup,
+                        [](QWidget*) {
+                          press("Down");
+                          press("Return");
+                        }));
+  EXPECT_NE(ramp->currentIndex(), before);
+  EXPECT_TRUE(whileOpen([&] { click(ramp); }, popup, [](QWidget*) { press("Escape"); }));
   expectAlive();
 }
 
@@ -154,10 +181,7 @@ TEST_F(OnX, FindIsTypedIntoAndWhatItExplainsLetsGo) {
 
 TEST_F(OnX, DialogsOpenAndLetGo) {
   click(firstCard());  // the keys go to the window
-  press("ctrl+o");
-  ASSERT_TRUE(inTime([] { return QApplication::activeModalWidget() != nullptr; }));
-  press("Escape");
-  ASSERT_TRUE(inTime([] { return QApplication::activeModalWidget() == nullptr; }));
+  EXPECT_TRUE(whileOpen([] { press("ctrl+o"); }, dialog, [](QWidget*) { press("Escape"); }));
   expectAlive();
 }
 

@@ -195,7 +195,8 @@ void AccuracyDesk::showKnown() {
         for (const auto& shape : layer.shapes)
           if (!shape.points.empty()) places.push_back(shape.points[0]);
         std::map<int, int> counts;
-        for (const double v : readAt(places, layer.crs, {{map, 1, "map"}}, progress).values[0])
+        const Readings read = readAt(places, layer.crs, {{map, 1, "map"}}, progress);
+        for (const double v : read.values[0])
           if (!std::isnan(v)) ++counts[static_cast<int>(v)];
         return counts;
       },

@@ -1,5 +1,7 @@
 #include "desks/accuracy/labelling_sheet.h"
 
+#include "base/error.h"
+
 #include "sampling/readings.h"
 #include "study/study.h"
 
@@ -194,7 +196,11 @@ void LabellingSheet::open() {
   fillKeys();
   // One pixel of the map at stake sets the scale of all three.
   double pixel = 10;
-  if (const auto* m = book_.map()) pixel = RasterFile(m->file).grid().pixelWidth();
+  try {
+    if (const auto* m = book_.map()) pixel = RasterFile(m->file).grid().pixelWidth();
+  } catch (const Error&) {
+    // The map went away; labels can be given all the same.
+  }
   const double spans[] = {30 * pixel, 120 * pixel, 600 * pixel};
   for (size_t i = 0; i < 3; ++i) {
     panes_[i].span = spans[i];

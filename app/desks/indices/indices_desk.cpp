@@ -18,6 +18,8 @@ QIcon rampIcon(const std::string& id) {
   return QPixmap::fromImage(strip.scaled(64, 12));
 }
 
+constexpr size_t kRampEnd = 24;
+
 /// Of the pixels inside polygons that are in another system.
 Histogram histogramOfPart(const std::filesystem::path& file, std::vector<Shape> area,
                           const std::string& crs, const Progress& progress) {
@@ -594,8 +596,8 @@ void IndicesDesk::showRange(const Statistics& st, bool exact) {
   if (!index_.empty()) {
     const auto& e = indexEntry(index_);
     const bool inside = st.min >= e.low - 1e-6 && st.max <= e.high + 1e-6;
-    text += QString(", %1 the expected %2 to %3. ")
-                .arg(inside ? "inside" : "outside")
+    text += QString(", %1 %2 to %3. ")
+                .arg(inside ? "inside" : "outside the expected")
                 .arg(compact(e.low), compact(e.high)) +
             q(e.reading);
   } else {
@@ -695,9 +697,11 @@ void IndicesDesk::setCuts(const std::vector<double>& cuts) {
   for (size_t i = 0; i < n; ++i) {
     const auto at = static_cast<qsizetype>(i);
     if (i >= had || classes_[i].name == suggested_.value(at)) classes_[i].name = names[at];
-    // From one end of the ramp to the other: a class looks like its pixels in the picture.
+    // From one end of the ramp to the other: a class looks like its pixels in the picture. The very
+    // ends are left out, which are too dark or too light for a chart.
     const auto& colours = ramp(rampList_->currentData().toString().toStdString());
-    classes_[i].colour = QColor(colours[i * 255 / std::max<size_t>(1, n - 1)]);
+    classes_[i].colour =
+        QColor(colours[kRampEnd + i * (255 - 2 * kRampEnd) / std::max<size_t>(1, n - 1)]);
   }
   suggested_ = names;
   std::vector<QColor> colours;

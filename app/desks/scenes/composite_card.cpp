@@ -4,7 +4,15 @@
 
 namespace zp {
 
-CompositeCard::CompositeCard(const QString& title) : QPushButton(title) {
+namespace {
+/// "vegetation false colour" → "vegetation": the picture says the rest.
+QString shortened(QString title) {
+  return title.remove(" false colour").remove(" colour").replace('-', ' ');
+}
+}  // namespace
+
+CompositeCard::CompositeCard(const QString& title) : QPushButton(shortened(title)) {
+  setAccessibleName(title);
   setCheckable(true);
   setFixedSize(sizeHint());
   setCursor(Qt::PointingHandCursor);

@@ -176,7 +176,8 @@ const TimeLine::Mark* TimeLine::markAt(QPoint at) const {
 }
 
 void TimeLine::mousePressEvent(QMouseEvent* e) {
-  if (const auto* m = markAt(e->position().toPoint())) Q_EMIT chose(m->id);
+  // A copy: whoever hears of it may fill the line anew.
+  if (const auto* m = markAt(e->position().toPoint())) Q_EMIT chose(QString(m->id));
 }
 
 void TimeLine::mouseMoveEvent(QMouseEvent* e) {
@@ -192,7 +193,7 @@ void TimeLine::keyPressEvent(QKeyEvent* e) {
   if (step == 0 || marks_.empty()) return QWidget::keyPressEvent(e);
   const auto at = here == marks_.end() ? 0 : here - marks_.begin() + step;
   const auto last = static_cast<std::ptrdiff_t>(marks_.size()) - 1;
-  Q_EMIT chose(marks_[static_cast<size_t>(std::clamp<std::ptrdiff_t>(at, 0, last))].id);
+  Q_EMIT chose(QString(marks_[static_cast<size_t>(std::clamp<std::ptrdiff_t>(at, 0, last))].id));
 }
 
 bool TimeLine::event(QEvent* e) {
