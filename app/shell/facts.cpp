@@ -192,10 +192,10 @@ QString sceneFacts(const StudyScene& s) {
   for (const auto& b : scene.bands) bands << q(b.role.empty() ? b.name : b.role);
   addRow(html, tr("Bands"), bands.join(", ").toHtmlEscaped());
   addRow(html, tr("Size"),
-         tr("%1 x %2 pixels of %3")
-             .arg(scene.grid.width)
-             .arg(scene.grid.height)
-             .arg(compact(scene.grid.pixelWidth())));
+         tr("%1 x %2 pixels of %3 %4")
+             .arg(grouped(static_cast<qulonglong>(scene.grid.width)))
+             .arg(grouped(static_cast<qulonglong>(scene.grid.height)))
+             .arg(compact(scene.grid.pixelWidth()), crsIsGeographic(scene.grid.crs) ? "°" : "m"));
   addRow(html, tr("Lies in"), q(crsTitle(scene.grid.crs)).toHtmlEscaped());
   addRow(html, tr("Set aside"), scene.mask.empty() ? tr("nothing") : tr("some pixels, see Scenes"));
   return html + "</table>";

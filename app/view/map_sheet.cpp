@@ -131,7 +131,7 @@ double niceStep(double span, int most) {
 void paintCoordinates(QPainter& p, const MapPiece& piece, const QRectF& frame, bool degrees) {
   const double right = piece.left + piece.unitsPerPixel * piece.width,
                bottom = piece.top - piece.unitsPerPixel * piece.height;
-  const double step = niceStep(std::max(right - piece.left, piece.top - bottom), 6);
+  const double step = niceStep(std::max(right - piece.left, piece.top - bottom), 8);
   const auto x = [&](double v) { return frame.left() + (v - piece.left) / piece.unitsPerPixel; };
   const auto y = [&](double v) { return frame.top() + (piece.top - v) / piece.unitsPerPixel; };
   const auto said = [&](double v) {

@@ -589,6 +589,13 @@ void IndicesDesk::showPreview() {
   if (const auto* o = tiles_.overview(p.key)) showRange(o->histogram.statistics, false);
 }
 
+void IndicesDesk::keepFront() {
+  settle_.stop();
+  // The range of what was looked at before is not that of this scene.
+  if (bench_.hasStudy() && product() == nullptr)
+    range_->setText(index_.empty() ? QString() : q(indexEntry(index_).reading));
+}
+
 void IndicesDesk::showRange(const Statistics& st, bool exact) {
   if (st.valid == 0) return range_->setText("There is no pixel with a value; check the formula.");
   QString text = QString("From %1 to %2%3")

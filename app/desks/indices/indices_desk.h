@@ -22,7 +22,7 @@ class IndicesDesk : public Desk {
   /// As chosen in the book; where the scene lacks a role, the book is opened and says which.
   void choose(const std::string& id);
   /// What is chosen to be seen stays in front; the preview comes with the next change.
-  void keepFront() { settle_.stop(); }
+  void keepFront();
 
  private:
   struct ClassRow {
