@@ -97,6 +97,13 @@ TEST_F(SamplingDeskWindow, ReadingsAreTheValuesUnderThePoints) {
     else
       EXPECT_NEAR(*parseNumber(table.rows[i][column]), expected[i], 1e-6);
   }
+  // The table is in sight, and the desk's is the only bar: every layer shows without one.
+  auto* shown = d().find<QTableWidget>("readingsTable");
+  EXPECT_TRUE(
+      QTest::qWaitFor([&] { return shown->visibleRegion().boundingRect().height() > 100; }));
+  auto* layers = d().find<QListWidget>("readLayers");
+  ASSERT_GT(layers->count(), 1);
+  EXPECT_EQ(layers->verticalScrollBar()->maximum(), 0);
   // Out as CSV with another separator, coordinates with it.
   auto* separator = d().find<QComboBox>("csvSeparator");
   separator->setFocus();

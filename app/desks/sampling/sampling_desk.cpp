@@ -61,7 +61,7 @@ SamplingDesk::SamplingDesk(Workbench& bench, MapView& view)
   layers_ = new QListWidget;
   layers_->setObjectName("readLayers");
   layers_->setAccessibleName("Layers to read");
-  layers_->setFixedHeight(112);
+  layers_->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   body()->addWidget(layers_);
   read_ = quietButton("Read layers");
   read_->setObjectName("readGo");
@@ -180,6 +180,9 @@ void SamplingDesk::refresh() {
     if (p->kind == ProductKind::Index || p->kind == ProductKind::ClassMap)
       add(p->id, q(p->name), true);
   for (const auto& one : s.scenes) add(one.id, q(one.scene.name) + ", all bands", false);
+  // As tall as its rows: the desk scrolls, not a list in it.
+  layers_->setFixedHeight(std::max(1, layers_->count()) * std::max(20, layers_->sizeHintForRow(0)) +
+                          2 * layers_->frameWidth() + 2);
   read_->setEnabled(points_->count() > 0);
   countLabel_->setText(stratified() ? "in each class" : "in all");
   filling_ = false;
@@ -293,7 +296,11 @@ void SamplingDesk::readLayers() {
                      {"points", points_->currentData().toString().toStdString()},
                      {"from", from},
                      {"name", "Readings at " + points_->currentText().toStdString()}};
-  bench_.run(step, "Read layers", [this](const QString&) { fillTable(); });
+  bench_.run(step, "Read layers", [this](const QString&) {
+    fillTable();
+    // Once the table has its place.
+    QTimer::singleShot(0, this, [this] { showInScroll(table_); });
+  });
 }
 
 void SamplingDesk::fillTable() {
