@@ -168,7 +168,7 @@ Temperature surfaceTemperature(const World& world) {
   t.grid.crs = zp::crsFrom("EPSG:4326");
   t.grid.transform = {std::floor(corner.x * 1e4) / 1e4, 0.0014, 0,
                       std::floor(corner.y * 1e4) / 1e4, 0,      -0.0009};
-  t.values.assign(t.grid.pixels(), -9999.0f);
+  t.values.assign(t.grid.pixels(), std::nanf(""));
   static const std::map<int, double> warmth{{1, 16.5}, {2, 21},   {3, 22.5}, {4, 21.6}, {5, 21},
                                             {6, 23.4}, {7, 27.5}, {8, 20.2}, {9, 30.5}};
   for (int r = 0; r < t.grid.height; ++r)
