@@ -7,6 +7,7 @@
 #include <condition_variable>
 
 #include "grid/block_pipeline.h"
+#include "grid/gdal_start.h"
 #include "scene/band_reader.h"
 #include "scene/stac_item.h"
 #include "support/rasters.h"
@@ -187,6 +188,7 @@ TEST(BandReader, ScenesThatLieNowhereOverEachOtherAreRefused) {
 namespace zp {
 namespace {
 fs::path writeWithAlpha(const fs::path& file, int bands, int alphaBand) {
+  startGdal();  // a test alone is the first to need it
   auto* driver = GetGDALDriverManager()->GetDriverByName("GTiff");
   auto* d = driver->Create(file.c_str(), 2, 2, bands, GDT_Byte, nullptr);
   for (int b = 1; b <= bands; ++b) {
