@@ -18,6 +18,9 @@ int main(int argc, char** argv) {
   QApplication::setOrganizationName("zany-patch");
   QApplication::setDesktopFileName("zany-patch");
   QLocale::setDefault(QLocale(QLocale::English, QLocale::UnitedKingdom));
+  const QString here = QApplication::applicationDirPath();
+  zp::speak(QLocale::system().uiLanguages(),
+            {here + "/translations", here + "/../share/zany-patch/translations"});
   QCommandLineParser parser;
   parser.setApplicationDescription("Land-cover mapping from multispectral and radar scenes");
   parser.addHelpOption();

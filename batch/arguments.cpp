@@ -165,7 +165,7 @@ Formula formulaFrom(const std::string& text, const std::vector<std::string>& kno
   try {
     return parseFormula(text, known);
   } catch (const FormulaError& e) {
-    throw Error(fmt::format("{} (at character {} of the formula)", e.what(), e.at + 1));
+    throw Error("{} (at character {} of the formula)", e.what(), e.at + 1);
   }
 }
 

@@ -121,9 +121,9 @@ Call index(CLI::App& app) {
               const auto missing = missingRoles(entry, scene);
               if (!missing.empty())
                 throw Error(
-                    fmt::format("“{}” has no {} band, which {} needs; give it with --roles or "
-                                "--sensor.",
-                                scene.name, listed(missing), entry.name));
+                    "“{}” has no {} band, which {} needs; give it with --roles or "
+                    "--sensor.",
+                    scene.name, listed(missing), entry.name);
               text = formulaFor(entry, scope.scenes[0].scene);
               name = entry.name;
             }
@@ -133,7 +133,9 @@ Call index(CLI::App& app) {
             const auto inside = insideFrom(a->outline, scope.grid.crs);
             Json result = toJson(computeIndex(scope, formula, name, temporary,
                                               inside ? &*inside : nullptr, progress));
-            result["warnings"] = warningsFor(scope, formula);
+            result["warnings"] = Json::array();
+            for (const auto& w : warningsFor(scope, formula))
+              result["warnings"].push_back(w.text());
             outputs.commit();
             result["outputs"] = names(outputs);
             return result;
@@ -162,58 +164,58 @@ Call threshold(CLI::App& app) {
   call->add_option("--smooth", a->shape.smoothing, "Cut the corners of polygons, so many rounds")
       ->needs(polygons)
       ->check(wholeNumber(0, 5));
-  return {
-      call, [a](const Progress& progress) {
-        const auto source = readingSource(a->raster);
-        const int bands = RasterFile(source.file).bands();
-        if (source.band == 0 && bands > 1)
-          throw Error(
-              fmt::format("“{}” has {} bands; name one as {}:BAND.", a->raster, bands, a->raster));
-        std::vector<double> at;
-        for (const auto& part : split(a->at, ',')) {
-          const auto t = parseNumber(part);
-          if (!t) throw CLI::ValidationError("--at", fmt::format("“{}” is not a number.", part));
-          at.push_back(*t);
-        }
-        Legend legend;
-        for (const auto& name : split(a->names, ',')) {
-          if (name.empty())
-            throw CLI::ValidationError("--names", "A class has no name; give every class one.");
-          for (const auto& c : legend.classes)
-            if (c.name == name)
-              throw CLI::ValidationError(
-                  "--names",
-                  fmt::format("Two classes are called “{}”; give each its own name.", name));
-          legend.addMissing(legend.firstFreeCode(), name);
-        }
-        std::map<int, std::string> keep;
-        for (const auto& c : legend.classes) keep[c.code] = c.name;
-        if (!a->keep.empty()) {
-          keep.clear();
-          const auto all = split(a->names, ',');
-          for (const auto& name : split(a->keep, ',')) {
-            const auto found = std::find(all.begin(), all.end(), name);
-            if (found == all.end())
-              throw CLI::ValidationError("--keep", fmt::format("There is no class “{}” to keep.{}",
-                                                               name, didYouMean(name, all)));
-            keep[static_cast<int>(found - all.begin()) + 1] = name;
-          }
-        }
-        argument("--at", [&] { requireRising(at, legend); });
-        Outputs outputs(a->output.replace);
-        const fs::path temporary = outputs.add(a->output.out, {source.file});
-        fs::path vector;
-        if (!a->polygons.empty()) vector = outputs.add(a->polygons, {source.file});
-        thresholdToClasses(source.file, std::max(1, source.band), at, legend, temporary,
-                           progress.part(0, 0.6));
-        if (!vector.empty())
-          writeLayer(vector, a->polygons,
-                     classPolygons(temporary, keep, progress.part(0.6, 0.9), a->shape),
-                     {FieldType::Integer, FieldType::Text, FieldType::Real});
-        const Json areas = toJson(classAreas(temporary, legend, progress.part(0.9, 1)));
-        outputs.commit();
-        return Json{{"classes", areas}, {"outputs", names(outputs)}};
-      }};
+  return {call, [a](const Progress& progress) {
+            const auto source = readingSource(a->raster);
+            const int bands = RasterFile(source.file).bands();
+            if (source.band == 0 && bands > 1)
+              throw Error("“{}” has {} bands; name one as {}:BAND.", a->raster, bands, a->raster);
+            std::vector<double> at;
+            for (const auto& part : split(a->at, ',')) {
+              const auto t = parseNumber(part);
+              if (!t)
+                throw CLI::ValidationError("--at", fmt::format("“{}” is not a number.", part));
+              at.push_back(*t);
+            }
+            Legend legend;
+            for (const auto& name : split(a->names, ',')) {
+              if (name.empty())
+                throw CLI::ValidationError("--names", "A class has no name; give every class one.");
+              for (const auto& c : legend.classes)
+                if (c.name == name)
+                  throw CLI::ValidationError(
+                      "--names",
+                      fmt::format("Two classes are called “{}”; give each its own name.", name));
+              legend.addMissing(legend.firstFreeCode(), name);
+            }
+            std::map<int, std::string> keep;
+            for (const auto& c : legend.classes) keep[c.code] = c.name;
+            if (!a->keep.empty()) {
+              keep.clear();
+              const auto all = split(a->names, ',');
+              for (const auto& name : split(a->keep, ',')) {
+                const auto found = std::find(all.begin(), all.end(), name);
+                if (found == all.end())
+                  throw CLI::ValidationError("--keep",
+                                             fmt::format("There is no class “{}” to keep.{}", name,
+                                                         didYouMean(name, all)));
+                keep[static_cast<int>(found - all.begin()) + 1] = name;
+              }
+            }
+            argument("--at", [&] { requireRising(at, legend); });
+            Outputs outputs(a->output.replace);
+            const fs::path temporary = outputs.add(a->output.out, {source.file});
+            fs::path vector;
+            if (!a->polygons.empty()) vector = outputs.add(a->polygons, {source.file});
+            thresholdToClasses(source.file, std::max(1, source.band), at, legend, temporary,
+                               progress.part(0, 0.6));
+            if (!vector.empty())
+              writeLayer(vector, a->polygons,
+                         classPolygons(temporary, keep, progress.part(0.6, 0.9), a->shape),
+                         {FieldType::Integer, FieldType::Text, FieldType::Real});
+            const Json areas = toJson(classAreas(temporary, legend, progress.part(0.9, 1)));
+            outputs.commit();
+            return Json{{"classes", areas}, {"outputs", names(outputs)}};
+          }};
 }
 
 Call areas(CLI::App& app) {
@@ -308,9 +310,9 @@ Model modelOf(const MapArguments& a, const Scene& scene, const std::vector<size_
     Model m = readModel(a.model);
     if (m.signatures.bands.size() != bands.size())
       throw Error(
-          fmt::format("The model was trained on {} bands ({}), but {} are chosen; choose as "
-                      "many with --bands.",
-                      m.signatures.bands.size(), listed(m.signatures.bands), bands.size()));
+          "The model was trained on {} bands ({}), but {} are chosen; choose as "
+          "many with --bands.",
+          m.signatures.bands.size(), listed(m.signatures.bands), bands.size());
     return m;
   }
   Trained t = train(a.training, scene, progress);
@@ -452,16 +454,15 @@ std::vector<Place> placesOf(const Layer& layer, const std::string& name) {
   };
   if (!has("x") || !has("y"))
     throw Error(
-        fmt::format("“{}” holds no points; give a layer of points, or a CSV with columns x and "
-                    "y in the system of the rasters.",
-                    name));
+        "“{}” holds no points; give a layer of points, or a CSV with columns x and "
+        "y in the system of the rasters.",
+        name);
   const size_t x = layer.table.column("x"), y = layer.table.column("y");
   for (size_t r = 0; r < layer.table.rows.size(); ++r) {
     const auto px = parseNumber(trimmed(layer.table.rows[r][x])),
                py = parseNumber(trimmed(layer.table.rows[r][y]));
     if (!px || !py)
-      throw Error(
-          fmt::format("Row {} of “{}” has no number in x or y; mend it first.", r + 1, name));
+      throw Error("Row {} of “{}” has no number in x or y; mend it first.", r + 1, name);
     places.push_back({*px, *py});
   }
   return places;
@@ -542,9 +543,9 @@ Call matrix(CLI::App& app) {
                 mapped[c.code] = c.area;
               if (!mapped.empty() && std::isnan(mapped.begin()->second))
                 throw Error(
-                    fmt::format("“{}” has no reference system, so areas are not known; give it one "
-                                "first.",
-                                a->strata));
+                    "“{}” has no reference system, so areas are not known; give it one "
+                    "first.",
+                    a->strata);
               const auto e = stratifiedEstimate(m, mapped);
               json["weighted"] = toJson(e);
               Json areas = Json::array();

@@ -84,8 +84,7 @@ std::string wrongCall(const CLI::App& app, const CLI::ParseError& e) {
     case CLI::ExitCodes::ExtrasError:
       return unexpected(app, firstExtra(app));
     case CLI::ExitCodes::RequiredError:
-      if (&callOf(app) == &app && !firstExtra(app).empty())
-        return unexpected(app, firstExtra(app));
+      if (&callOf(app) == &app && !firstExtra(app).empty()) return unexpected(app, firstExtra(app));
       return missing(app, said);
     case CLI::ExitCodes::ConversionError:
       return notConverted(said);
@@ -103,7 +102,7 @@ std::string wrongCall(const CLI::App& app, const CLI::ParseError& e) {
 }
 
 CLI::Validator oneOf(const std::string& what, std::vector<std::string> known) {
-  const std::string shown = listed(known);
+  const std::string shown = listed(known).text();
   return CLI::Validator(
       [what, known = std::move(known), shown](const std::string& text) {
         if (std::find(known.begin(), known.end(), text) != known.end()) return std::string();

@@ -36,7 +36,7 @@ void Chart::setTitles(const QString& x, const QString& y) {
 
 ThresholdChart::ThresholdChart(QWidget* parent) : Chart(parent) {
   setObjectName("thresholdChart");
-  setAccessibleName("Histogram with thresholds");
+  setAccessibleName(txt("Histogram with thresholds"));
   setFocusPolicy(Qt::StrongFocus);
   setFixedHeight(118);
   yAxis->setTickLabels(false);
@@ -46,12 +46,11 @@ ThresholdChart::ThresholdChart(QWidget* parent) : Chart(parent) {
 
 void ThresholdChart::setHistogram(const Histogram& h) {
   histogram_ = h;
-  setToolTip(
-      h.below + h.above == 0
-          ? QString()
-          : QString("%1 pixels lie below %2 and %3 above %4, beyond the axis; the areas count "
-                    "them.")
-                .arg(grouped(h.below), compact(h.low), grouped(h.above), compact(h.high)));
+  setToolTip(h.below + h.above == 0
+                 ? QString()
+                 : txt("%1 pixels lie below %2 and %3 above %4, beyond the axis; the areas count "
+                       "them.")
+                       .arg(grouped(h.below), compact(h.low), grouped(h.above), compact(h.high)));
   redraw();
 }
 
@@ -218,7 +217,7 @@ void ThresholdChart::moveCut(size_t i, double value) {
 
 SignatureChart::SignatureChart(QWidget* parent) : Chart(parent) {
   setObjectName("signatureChart");
-  setAccessibleName("Signature curves");
+  setAccessibleName(txt("Signature curves"));
   setMinimumHeight(170);
 }
 
@@ -266,7 +265,7 @@ void SignatureChart::show(const SignatureSet& set, const std::vector<double>& wa
     ticker->addTick(last, unit.isEmpty() ? q(set.bands[b]) : QString::number(last, 'f', 0));
   }
   xAxis->setTicker(ticker);
-  setTitles(unit.isEmpty() ? "Band" : "Wavelength, nm", "");
+  setTitles(unit.isEmpty() ? txt("Band") : txt("Wavelength, nm"), "");
   if (!wavelengths.empty())
     xAxis->setRange(wavelengths.front() - span * 0.03, wavelengths.back() + span * 0.05);
   yAxis->setRange(std::min(0.0, lowest), highest * 1.05);
@@ -293,11 +292,10 @@ void LineChart::show(const QVector<double>& x, const QVector<double>& y, const Q
     for (auto day = x.rbegin(); day != x.rend(); ++day) {
       if (next - *day < range * (years ? 0.3 : 0.14)) continue;
       next = *day;
-      ticker->addTick(
-          *day,
-          QLocale(QLocale::English)
-              .toString(QDateTime::fromSecsSinceEpoch(static_cast<qint64>(*day), Qt::UTC).date(),
-                        years ? "d MMM yyyy" : "d MMM"));
+      ticker->addTick(*day,
+                      languageOfWords().toString(
+                          QDateTime::fromSecsSinceEpoch(static_cast<qint64>(*day), Qt::UTC).date(),
+                          years ? "d MMM yyyy" : "d MMM"));
     }
     xAxis->setTicker(ticker);
   }

@@ -52,13 +52,12 @@ Desk::Desk(Workbench& bench, MapView& view, const QString& title, QWidget* paren
   footer_->setSpacing(8);
   footer_->addWidget(primary_, 1);
 
-  scene_ = new QComboBox;
+  scene_ = new LongChoice;
   scene_->setObjectName("deskScene");
-  scene_->setAccessibleName("Scene this desk works on");
-  scene_->setToolTip("The scene this desk works on; a click on a scene's card chooses it too");
+  scene_->setAccessibleName(txt("Scene this desk works on"));
+  scene_->setToolTip(txt("The scene this desk works on; a click on a scene's card chooses it too"));
   scene_->setStyleSheet("QComboBox { padding: 1px 8px; min-height: 22px; }");
-  scene_->setSizeAdjustPolicy(QComboBox::AdjustToContents);
-  scene_->setMaximumWidth(210);
+  scene_->setFixedWidth(210);
   scene_->setVisible(false);
   connect(scene_, &QComboBox::activated, this,
           [this] { bench_.setCurrentScene(scene_->currentData().toString()); });

@@ -239,7 +239,7 @@ QString compact(double value) {
 
 QString niceDate(const std::string& iso) {
   const QDate d = QDate::fromString(q(iso).left(10), Qt::ISODate);
-  return d.isValid() ? QLocale(QLocale::English).toString(d, "d MMM yyyy") : QString();
+  return d.isValid() ? languageOfWords().toString(d, "d MMM yyyy") : QString();
 }
 
 QString areaText(double m2) {

@@ -5,6 +5,7 @@
 #include <QString>
 
 #include "legend/legend.h"
+#include "look/words.h"
 
 namespace zp {
 

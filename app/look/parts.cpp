@@ -32,12 +32,24 @@ void setTone(QLabel* label, const char* tone) {
 }
 
 namespace {
-QPushButton* button(const QString& text, const char* part) {
-  auto* b = new QPushButton(text);
+/// What it does next is another thing, so a double click on it is one click.
+class PrimaryButton : public QPushButton {
+ public:
+  using QPushButton::QPushButton;
+
+ protected:
+  void mouseDoubleClickEvent(QMouseEvent* e) override { e->accept(); }
+};
+
+QPushButton* dressed(QPushButton* b, const char* part) {
   b->setProperty("part", part);
   b->setFocusPolicy(Qt::StrongFocus);
   b->setCursor(Qt::PointingHandCursor);
   return b;
+}
+
+QPushButton* button(const QString& text, const char* part) {
+  return dressed(new QPushButton(text), part);
 }
 }  // namespace
 
@@ -49,7 +61,7 @@ QPushButton* chip(const QString& text, bool checkable) {
 }
 
 QPushButton* primaryButton(const QString& text) {
-  auto* b = button(text, "primary");
+  auto* b = dressed(new PrimaryButton(text), "primary");
   b->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
   return b;
 }
@@ -127,25 +139,75 @@ QSize FlowLayout::minimumSize() const {
 }
 
 int FlowLayout::arrange(const QRect& rect, bool apply) const {
-  int x = rect.x(), y = rect.y(), line = 0;
-  for (auto* item : items_) {
-    if (item->isEmpty()) continue;
-    const QSize size = item->sizeHint();
-    if (x > rect.x() && x + size.width() > rect.right() + 1)
-      x = rect.x(), y += line + spacing_, line = 0;
-    if (apply) item->setGeometry(QRect(QPoint(x, y), size));
-    x += size.width() + spacing_;
-    line = std::max(line, size.height());
+  int y = rect.y();
+  for (int first = 0; first < items_.size();) {
+    // As many as fit, at least one; the low ones in the middle of the line.
+    int last = first, x = rect.x(), height = 0;
+    for (; last < items_.size(); ++last) {
+      if (items_[last]->isEmpty()) continue;
+      const QSize size = items_[last]->sizeHint();
+      if (height > 0 && x + size.width() > rect.right() + 1) break;
+      x += size.width() + spacing_;
+      height = std::max(height, size.height());
+    }
+    x = rect.x();
+    for (; first < last; ++first) {
+      if (items_[first]->isEmpty()) continue;
+      QSize size = items_[first]->sizeHint();
+      size.setWidth(std::min(size.width(), rect.width()));
+      if (apply)
+        items_[first]->setGeometry(QRect(QPoint(x, y + (height - size.height()) / 2), size));
+      x += size.width() + spacing_;
+    }
+    if (height > 0) y += height + spacing_;
   }
-  return y + line - rect.y();
+  return std::max(0, y - spacing_ - rect.y());
+}
+
+QWidget* wrapping(const QList<QWidget*>& parts, int spacing) {
+  auto* holder = new QWidget;
+  auto* row = new FlowLayout(spacing);
+  holder->setLayout(row);
+  for (auto* part : parts) row->addWidget(part);
+  return holder;
+}
+
+LongChoice::LongChoice(QWidget* parent) : QComboBox(parent) {
+  setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+  setMinimumContentsLength(8);
+}
+
+QString LongChoice::shown() const {
+  QStyleOptionComboBox option;
+  initStyleOption(&option);
+  const QRect room =
+      style()->subControlRect(QStyle::CC_ComboBox, &option, QStyle::SC_ComboBoxEditField, this);
+  const int icon = option.currentIcon.isNull() ? 0 : option.iconSize.width() + 4;
+  return fontMetrics().elidedText(currentText(), Qt::ElideRight, room.width() - icon - 2);
+}
+
+void LongChoice::paintEvent(QPaintEvent*) {
+  QStylePainter painter(this);
+  QStyleOptionComboBox option;
+  initStyleOption(&option);
+  option.currentText = shown();
+  painter.drawComplexControl(QStyle::CC_ComboBox, option);
+  painter.drawControl(QStyle::CE_ComboBoxLabel, option);
+}
+
+bool LongChoice::event(QEvent* e) {
+  if (e->type() != QEvent::ToolTip || shown() == currentText()) return QComboBox::event(e);
+  const QString whole = toolTip().isEmpty() ? currentText() : currentText() + "\n" + toolTip();
+  QToolTip::showText(static_cast<QHelpEvent*>(e)->globalPos(), whole, this);
+  return true;
 }
 
 Paragraph::Paragraph(const QString& html, QWidget* parent) : QWidget(parent) {
   opener_ = new QToolButton;
   opener_->setIcon(icon("help"));
   opener_->setCheckable(true);
-  opener_->setAccessibleName("Explain");
-  opener_->setToolTip("What it does, what it assumes, when it fails");
+  opener_->setAccessibleName(txt("Explain"));
+  opener_->setToolTip(txt("What it does, what it assumes, when it fails"));
   text_ = new QLabel(html, this);
   text_->setWordWrap(true);
   text_->setTextFormat(Qt::RichText);
@@ -192,6 +254,12 @@ void fitHeight(QTableWidget* table, int most) {
   const int rows = std::clamp(table->rowCount(), 1, most);
   table->setFixedHeight(table->horizontalHeader()->sizeHint().height() +
                         rows * table->verticalHeader()->defaultSectionSize() + 4);
+}
+
+void fitHeight(QListWidget* list) {
+  list->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+  list->setFixedHeight(std::max(1, list->count()) * std::max(20, list->sizeHintForRow(0)) +
+                       2 * list->frameWidth() + 2);
 }
 
 }  // namespace zp

@@ -1,6 +1,8 @@
 #pragma once
 #include <QtWidgets>
 
+#include "look/words.h"
+
 namespace zp {
 
 // The small parts every desk is made of. All take an object name where tests and the tour need one.
@@ -42,6 +44,23 @@ class FlowLayout : public QLayout {
   int spacing_;
 };
 
+/// Such a row as one widget.
+QWidget* wrapping(const QList<QWidget*>& parts, int spacing = 8);
+
+/// A choice between long names: as wide as there is room, a name that is longer ends in … and is
+/// told whole as a hint.
+class LongChoice : public QComboBox {
+ public:
+  explicit LongChoice(QWidget* parent = nullptr);
+
+ protected:
+  void paintEvent(QPaintEvent* e) override;
+  bool event(QEvent* e) override;
+
+ private:
+  QString shown() const;
+};
+
 /// A paragraph that opens in place below what it explains.
 class Paragraph : public QWidget {
   Q_OBJECT
@@ -60,5 +79,7 @@ QTableWidget* plainTable(const QStringList& columns);
 QTableWidgetItem* figureItem(const QString& text);
 /// As tall as its rows.
 void fitHeight(QTableWidget* table, int most = 12);
+/// So that the desk has the one scroll bar.
+void fitHeight(QListWidget* list);
 
 }  // namespace zp

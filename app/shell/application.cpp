@@ -2,6 +2,8 @@
 
 #include <new>
 
+#include "look/words.h"
+
 namespace zp {
 
 bool Application::notify(QObject* receiver, QEvent* event) {
@@ -9,9 +11,9 @@ bool Application::notify(QObject* receiver, QEvent* event) {
   try {
     return QApplication::notify(receiver, event);
   } catch (const std::bad_alloc&) {
-    sentence = tr("There is not enough memory; close other programs or use a smaller part.");
+    sentence = txt("There is not enough memory; close other programs or use a smaller part.");
   } catch (const std::exception& e) {
-    sentence = QString::fromUtf8(e.what());
+    sentence = sentenceOf(e);
   }
   // Told once the event is over, and not again for what the telling itself brings about.
   if (!telling_) {

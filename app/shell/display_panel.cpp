@@ -30,11 +30,11 @@ FloatingPanel::FloatingPanel(const QString& title, QWidget* over) : QFrame(over)
 
 void FloatingPanel::setTitle(const QString& title) {
   title_->setText(title);
-  close_->setAccessibleName("Close “" + title + "”");
+  close_->setAccessibleName(txt("Close “%1”").arg(title));
 }
 
 void FloatingPanel::place() {
-  adjustSize();
+  resize(width(), layout()->totalHeightForWidth(width()));
   const QWidget* over = parentWidget();
   move(over->width() - width() - 12, std::max(8, over->height() - height() - 56));
   raise();
@@ -46,10 +46,10 @@ void FloatingPanel::keyPressEvent(QKeyEvent* e) {
 }
 
 DisplayPanel::DisplayPanel(Workbench& bench, MapView& view, TileStore& tiles)
-    : FloatingPanel("How it is shown", &view), bench_(bench), view_(view), tiles_(tiles) {
+    : FloatingPanel(txt("How it is shown"), &view), bench_(bench), view_(view), tiles_(tiles) {
   what_ = secondLabel("");
   what_->setObjectName("displayWhat");
-  none_ = secondLabel("Nothing is in front; show a scene or a product first.");
+  none_ = secondLabel(txt("Nothing is in front; show a scene or a product first."));
   body()->addWidget(what_);
   body()->addWidget(none_);
   const auto box = [&](QWidget*& holder) {
@@ -68,9 +68,10 @@ DisplayPanel::DisplayPanel(Workbench& bench, MapView& view, TileStore& tiles)
   auto* s = box(stretchBox_);
   auto* chips = new QHBoxLayout;
   chips->setSpacing(6);
-  const char* ranges[] = {"Automatic", "Full range", "By hand"};
-  const char* tips[] = {"All but the outer 1 % at each end", "From the lowest to the highest value",
-                        "Drag the two lines of the histogram"};
+  const QString ranges[] = {txt("Automatic"), txt("Full range"), txt("By hand")};
+  const QString tips[] = {txt("All but the outer 1 % at each end"),
+                          txt("From the lowest to the highest value"),
+                          txt("Drag the two lines of the histogram")};
   const char* names[] = {"range-automatic", "range-full", "range-hand"};
   for (int i = 0; i < 3; ++i) {
     range_[i] = chip(ranges[i]);
@@ -89,13 +90,13 @@ DisplayPanel::DisplayPanel(Workbench& bench, MapView& view, TileStore& tiles)
   s->addLayout(chips);
   channel_ = new QComboBox;
   channel_->setObjectName("displayChannel");
-  channel_->addItems({"red channel", "green channel", "blue channel"});
-  channel_->setAccessibleName("Channel");
+  channel_->addItems({txt("red channel"), txt("green channel"), txt("blue channel")});
+  channel_->setAccessibleName(txt("Channel"));
   s->addWidget(channel_);
   connect(channel_, &QComboBox::activated, this, &DisplayPanel::fillHistogram);
   chart_ = new ThresholdChart;
   chart_->setObjectName("stretchChart");
-  chart_->setAccessibleName("Histogram with the darkest and the brightest value");
+  chart_->setAccessibleName(txt("Histogram with the darkest and the brightest value"));
   chart_->setFixedHeight(110);
   s->addWidget(chart_);
   connect(chart_, &ThresholdChart::dragged, this, [this](const std::vector<double>& cuts) {
@@ -112,12 +113,12 @@ DisplayPanel::DisplayPanel(Workbench& bench, MapView& view, TileStore& tiles)
   });
   from_ = new QComboBox;
   from_->setObjectName("displayFrom");
-  from_->addItems({"the whole", "the study area", "what is seen"});
-  row(s, "Taken from", {from_});
+  from_->addItems({txt("the whole"), txt("the study area"), txt("what is seen")});
+  row(s, txt("Taken from"), {from_});
   connect(from_, &QComboBox::activated, this, [this](int i) {
     if (i == 1 && bench_.studyArea().empty()) {
       from_->setCurrentIndex(0);
-      what_->setText("There is no study area yet; draw or choose one under Scenes.");
+      what_->setText(txt("There is no study area yet; draw or choose one under Scenes."));
       return;
     }
     change([&](Display& d) {
@@ -134,13 +135,13 @@ DisplayPanel::DisplayPanel(Workbench& bench, MapView& view, TileStore& tiles)
   auto* st = box(stepBox_);
   steps_ = new QComboBox;
   steps_->setObjectName("displaySteps");
-  steps_->addItems({"without steps", "equal steps", "equal counts"});
+  steps_->addItems({txt("without steps"), txt("equal steps"), txt("equal counts")});
   count_ = new QSpinBox;
   count_->setObjectName("displayCount");
   count_->setFixedWidth(64);
   count_->setRange(2, kMostSteps);
-  count_->setAccessibleName("How many steps");
-  row(st, "Classed", {steps_, count_});
+  count_->setAccessibleName(txt("How many steps"));
+  row(st, txt("Classed"), {steps_, count_});
   connect(steps_, &QComboBox::activated, this,
           [this](int i) { change([i](Display& d) { d.steps = static_cast<Display::Steps>(i); }); });
   connect(count_, &QSpinBox::valueChanged, this,
@@ -150,18 +151,18 @@ DisplayPanel::DisplayPanel(Workbench& bench, MapView& view, TileStore& tiles)
   opacity_ = new QSlider(Qt::Horizontal);
   opacity_->setObjectName("displayOpacity");
   opacity_->setRange(0, 100);
-  row(c, "Opacity", {opacity_});
+  row(c, txt("Opacity"), {opacity_});
   connect(opacity_, &QSlider::valueChanged, this,
           [this](int v) { change([v](Display& d) { d.opacity = v / 100.0; }); });
-  c->addWidget(secondLabel(
-      "Over the back picture. In the key, a click shows a class alone, a right click hides it."));
-  all_ = linkButton("Show all classes");
+  c->addWidget(secondLabel(txt(
+      "Over the back picture. In the key, a click shows a class alone, a right click hides it.")));
+  all_ = linkButton(txt("Show all classes"));
   all_->setObjectName("displayAll");
   c->addWidget(all_, 0, Qt::AlignLeft);
   connect(all_, &QPushButton::clicked, this,
           [this] { change([](Display& d) { d.hidden.clear(); }); });
 
-  reset_ = linkButton("As it was at first");
+  reset_ = linkButton(txt("As it was at first"));
   reset_->setObjectName("displayReset");
   body()->addWidget(reset_, 0, Qt::AlignLeft);
   connect(reset_, &QPushButton::clicked, this, [this] { change([](Display& d) { d = {}; }); });
@@ -186,10 +187,11 @@ void DisplayPanel::refresh() {
   what_->setText(p.detail.isEmpty() ? p.title : p.title + " · " + p.detail);
   what_->setVisible(any);
   none_->setVisible(!any);
-  none_->setText(p.of == "preview"
-                     ? "This is a picture of a formula; it can be displayed in other ways once it "
-                       "is made."
-                     : "Nothing is in front; show a scene or a product first.");
+  none_->setText(
+      p.of == "preview"
+          ? txt("This is a picture of a formula; it can be displayed in other ways once it "
+                "is made.")
+          : txt("Nothing is in front; show a scene or a product first."));
   stretchBox_->setVisible(any && !classes);
   stepBox_->setVisible(any && hasRamp(p));
   classBox_->setVisible(any && classes);

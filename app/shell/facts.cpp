@@ -12,46 +12,61 @@
 namespace zp {
 namespace {
 
-QString tr(const char* text) {
-  return QCoreApplication::translate("Facts", text);
+/// What can be chosen for such a setting.
+const std::map<std::string, const char*>& choiceWords() {
+  static const std::map<std::string, const char*> all{
+      {"stratified", words("stratified, per class")},
+      {"random", words("random")},
+      {"times", words("how many times")},
+      {"first", words("at which date first")},
+      {"last", words("at which date last")},
+      {"median", words("median")},
+      {"greenest", words("greenest pixel")},
+      {"gram-schmidt", words("Gram–Schmidt")},
+      {"brovey", words("Brovey")},
+      {"lee", words("Lee")},
+      {"refined-lee", words("refined Lee")},
+      {"float32", words("real numbers")},
+      {"uint16", words("whole numbers, 16 bit")},
+      {"byte", words("whole numbers, 8 bit")}};
+  return all;
 }
 
-/// The steps that make products, and their settings, as a person calls them; "" is not told.
+/// The settings of steps as a person calls them; those not here are not told.
 const std::map<std::string, const char*>& settingTitles() {
-  static const std::map<std::string, const char*> all{
-      {"formula", QT_TRANSLATE_NOOP("Facts", "Formula")},
-      {"at", QT_TRANSLATE_NOOP("Facts", "Thresholds")},
-      {"classes", QT_TRANSLATE_NOOP("Facts", "Classes")},
-      {"rules", QT_TRANSLATE_NOOP("Facts", "Rules")},
-      {"otherwise", QT_TRANSLATE_NOOP("Facts", "Otherwise")},
-      {"method", QT_TRANSLATE_NOOP("Facts", "Method")},
-      {"bands", QT_TRANSLATE_NOOP("Facts", "Bands")},
-      {"band", QT_TRANSLATE_NOOP("Facts", "Band")},
-      {"priors", QT_TRANSLATE_NOOP("Facts", "Priors")},
-      {"reject", QT_TRANSLATE_NOOP("Facts", "Reject distance")},
-      {"inside", QT_TRANSLATE_NOOP("Facts", "Inside")},
-      {"plan", QT_TRANSLATE_NOOP("Facts", "Plan")},
-      {"count", QT_TRANSLATE_NOOP("Facts", "Count")},
-      {"seed", QT_TRANSLATE_NOOP("Facts", "Seed")},
-      {"apart", QT_TRANSLATE_NOOP("Facts", "Smallest spacing")},
-      {"code", QT_TRANSLATE_NOOP("Facts", "Class")},
-      {"what", QT_TRANSLATE_NOOP("Facts", "Tells")},
-      {"how", QT_TRANSLATE_NOOP("Facts", "How")},
-      {"window", QT_TRANSLATE_NOOP("Facts", "Window, pixels")},
-      {"looks", QT_TRANSLATE_NOOP("Facts", "Looks")},
-      {"power", QT_TRANSLATE_NOOP("Facts", "Power of the scattering")},
-      {"dark", QT_TRANSLATE_NOOP("Facts", "Value of dark ground")},
-      {"start", QT_TRANSLATE_NOOP("Facts", "Starting band")},
-      {"type", QT_TRANSLATE_NOOP("Facts", "Number type")},
-      {"scale", QT_TRANSLATE_NOOP("Facts", "Scale")},
-      {"offset", QT_TRANSLATE_NOOP("Facts", "Offset")},
-      {"file", QT_TRANSLATE_NOOP("Facts", "From the file")},
-      {"field", QT_TRANSLATE_NOOP("Facts", "Class field")},
-      {"match", QT_TRANSLATE_NOOP("Facts", "Classes matched")},
-      {"unit", QT_TRANSLATE_NOOP("Facts", "Unit")},
-      {"from", QT_TRANSLATE_NOOP("Facts", "From")},
-      {"to", QT_TRANSLATE_NOOP("Facts", "To")},
-      {"date", QT_TRANSLATE_NOOP("Facts", "Date")}};
+  static const std::map<std::string, const char*> all{{"formula", words("Formula")},
+                                                      {"at", words("Thresholds")},
+                                                      {"classes", words("Classes")},
+                                                      {"rules", words("Rules")},
+                                                      {"otherwise", words("Otherwise")},
+                                                      {"method", words("Method")},
+                                                      {"bands", words("Bands")},
+                                                      {"band", words("Band")},
+                                                      {"priors", words("Priors")},
+                                                      {"reject", words("Reject distance")},
+                                                      {"inside", words("Inside")},
+                                                      {"plan", words("Plan")},
+                                                      {"count", words("Count")},
+                                                      {"seed", words("Seed")},
+                                                      {"apart", words("Smallest spacing")},
+                                                      {"code", words("Class")},
+                                                      {"what", words("Tells")},
+                                                      {"how", words("How")},
+                                                      {"window", words("Window, pixels")},
+                                                      {"looks", words("Looks")},
+                                                      {"power", words("Power of the scattering")},
+                                                      {"dark", words("Value of dark ground")},
+                                                      {"start", words("Starting band")},
+                                                      {"type", words("Number type")},
+                                                      {"scale", words("Scale")},
+                                                      {"offset", words("Offset")},
+                                                      {"file", words("From the file")},
+                                                      {"field", words("Class field")},
+                                                      {"match", words("Classes matched")},
+                                                      {"unit", words("Unit")},
+                                                      {"from", words("From")},
+                                                      {"to", words("To")},
+                                                      {"date", words("Date")}};
   return all;
 }
 
@@ -61,15 +76,15 @@ QString nameOf(const Study& study, const std::string& id) {
   for (const auto& o : study.outlines)
     if (o.id == id) return q(o.name);
   for (const auto& p : study.bin)
-    if (p.id == id) return q(p.name) + tr(" (in the bin)");
-  if (id == kTrainingInput) return tr("the training areas");
-  if (id == kDeliveryInput) return tr("the delivery grid");
+    if (p.id == id) return q(p.name) + txt(" (in the bin)");
+  if (id == kTrainingInput) return txt("the training areas");
+  if (id == kDeliveryInput) return txt("the delivery grid");
   return {};
 }
 
 QString className(const Study& study, int code) {
   const auto* c = study.legend.find(code);
-  return c != nullptr ? q(c->name) : tr("class %1").arg(code);
+  return c != nullptr ? q(c->name) : txt("class %1").arg(code);
 }
 
 QString bandName(const Study& study, const Json& step, size_t band) {
@@ -94,15 +109,15 @@ QString words(const Study& study, const Json& v) {
   if (v.is_string()) {
     const auto text = v.get<std::string>();
     const QString name = nameOf(study, text);
-    return (name.isEmpty() ? q(text).replace('-', ' ') : name).toHtmlEscaped();
+    return (name.isEmpty() ? q(text) : name).toHtmlEscaped();
   }
-  if (v.is_boolean()) return v.get<bool>() ? tr("yes") : tr("no");
+  if (v.is_boolean()) return v.get<bool>() ? txt("yes") : txt("no");
   if (v.is_number()) return compact(v.get<double>());
   if (v.is_array()) return wordsOfAll(study, v);
   if (!v.is_object()) return {};
   if (v.contains("when"))
-    return tr("%1 where %2")
-        .arg(words(study, v["name"]), q(v["when"].get<std::string>()).toHtmlEscaped());
+    return txt("%1 where %2")
+        .arg(words(study, v.value("name", Json())), q(v.value("when", "")).toHtmlEscaped());
   if (v.contains("name")) return words(study, v["name"]);
   if (v.contains("band") && v["band"].is_number_unsigned())
     return bandName(study, v, v["band"].get<size_t>());
@@ -115,7 +130,13 @@ QString settingWords(const Study& study, const Json& step, const std::string& ke
     return QFileInfo(q(v.get<std::string>())).fileName().toHtmlEscaped();
   if (key == "method" && v.is_string())
     for (const auto& m : methods())
-      if (m.id == v) return q(m.title).toHtmlEscaped();
+      if (m.id == v) return txt(m.title).toHtmlEscaped();
+  if ((key == "how" || key == "what" || key == "plan" || key == "type") && v.is_string()) {
+    const auto& words = choiceWords();
+    const auto at = words.find(v.get<std::string>());
+    return (at == words.end() ? q(v.get<std::string>()) : txt(at->second)).toHtmlEscaped();
+  }
+  if (key == "date" && v.is_string()) return niceDate(v.get<std::string>()).toHtmlEscaped();
   if (key == "code" && v.is_number_integer()) return className(study, v.get<int>()).toHtmlEscaped();
   if ((key == "band" || key == "start") && v.is_number_unsigned())
     return bandName(study, step, v.get<size_t>()).toHtmlEscaped();
@@ -145,7 +166,7 @@ void addRow(QString& html, const QString& label, const QString& text) {
 QString figureRow(const Json& facts) {
   for (const char* key : {"min", "max", "mean"})
     if (!facts.contains(key) || !facts[key].is_number()) return {};
-  return tr("%1 to %2, mean %3")
+  return txt("%1 to %2, mean %3")
       .arg(compact(facts["min"].get<double>()), compact(facts["max"].get<double>()),
            compact(facts["mean"].get<double>()));
 }
@@ -153,30 +174,30 @@ QString figureRow(const Json& facts) {
 QString productFacts(const Study& study, const Product& p) {
   QString html =
       QString("<b>%1</b><table cellspacing=0 cellpadding=1>").arg(q(p.name).toHtmlEscaped());
-  addRow(html, tr("Is"), q(titleOf(p.kind)));
-  addRow(html, tr("Made"),
+  addRow(html, txt("Is"), txt(titleOf(p.kind)));
+  addRow(html, txt("Made"),
          niceDate(p.made.substr(0, 10)) +
              q(p.made.size() > 15 ? ", " + p.made.substr(11, 5) + " UTC" : ""));
-  addRow(html, tr("Stands for"), niceDate(p.date));
+  addRow(html, txt("Stands for"), niceDate(p.date));
   QStringList from;
   for (const auto& i : p.inputs) {
     if (i.id == kDeliveryInput && i.revision == 0) continue;
     const QString name = nameOf(study, i.id);
-    from << (name.isEmpty() ? tr("something that is gone") : name).toHtmlEscaped() +
-                (study.revisionOf(i.id) != i.revision ? tr(" (changed since)") : QString());
+    from << (name.isEmpty() ? txt("something that is gone") : name).toHtmlEscaped() +
+                (study.revisionOf(i.id) != i.revision ? txt(" (changed since)") : QString());
   }
-  addRow(html, tr("Made from"), from.join(", "));
+  addRow(html, txt("Made from"), from.join(", "));
   const auto& titles = settingTitles();
   for (const auto& [key, value] : p.step.items())
     if (const auto at = titles.find(key);
         at != titles.end() && !(key == "inside" && from.contains(words(study, value))))
-      addRow(html, tr(at->second), settingWords(study, p.step, key, value));
-  addRow(html, tr("Range"), figureRow(p.facts));
+      addRow(html, txt(at->second), settingWords(study, p.step, key, value));
+  addRow(html, txt("Range"), figureRow(p.facts));
   if (p.facts.contains("points") && p.facts["points"].is_number_unsigned())
-    addRow(html, tr("Points"), QString::number(p.facts["points"].get<size_t>()));
+    addRow(html, txt("Points"), QString::number(p.facts["points"].get<size_t>()));
   const QFileInfo file(q(p.file.string()));
-  addRow(html, tr("File"),
-         tr("%1, %2 MiB")
+  addRow(html, txt("File"),
+         txt("%1, %2 MiB")
              .arg(file.fileName().toHtmlEscaped(),
                   decimal(static_cast<double>(file.size()) / 1048576.0, 1)));
   return html + "</table>";
@@ -186,18 +207,19 @@ QString sceneFacts(const StudyScene& s) {
   const Scene& scene = s.scene;
   QString html =
       QString("<b>%1</b><table cellspacing=0 cellpadding=1>").arg(q(scene.name).toHtmlEscaped());
-  addRow(html, tr("Date"), niceDate(scene.date));
-  addRow(html, tr("Values"), q(titleOf(scene.state)));
+  addRow(html, txt("Date"), niceDate(scene.date));
+  addRow(html, txt("Values"), txt(titleOf(scene.state)));
   QStringList bands;
   for (const auto& b : scene.bands) bands << q(b.role.empty() ? b.name : b.role);
-  addRow(html, tr("Bands"), bands.join(", ").toHtmlEscaped());
-  addRow(html, tr("Size"),
-         tr("%1 x %2 pixels of %3 %4")
+  addRow(html, txt("Bands"), bands.join(", ").toHtmlEscaped());
+  addRow(html, txt("Size"),
+         txt("%1 x %2 pixels of %3 %4")
              .arg(grouped(static_cast<qulonglong>(scene.grid.width)))
              .arg(grouped(static_cast<qulonglong>(scene.grid.height)))
              .arg(compact(scene.grid.pixelWidth()), crsIsGeographic(scene.grid.crs) ? "°" : "m"));
-  addRow(html, tr("Lies in"), q(crsTitle(scene.grid.crs)).toHtmlEscaped());
-  addRow(html, tr("Set aside"), scene.mask.empty() ? tr("nothing") : tr("some pixels, see Scenes"));
+  addRow(html, txt("Lies in"), q(crsTitle(scene.grid.crs)).toHtmlEscaped());
+  addRow(html, txt("Set aside"),
+         scene.mask.empty() ? txt("nothing") : txt("some pixels, see Scenes"));
   return html + "</table>";
 }
 

@@ -21,7 +21,8 @@ FindBox::FindBox(QLineEdit* field, QWidget* window, std::function<std::vector<Fi
                  std::function<std::vector<FindOffer>(const QString&)> places)
     : QListWidget(window), field_(field), offers_(std::move(offers)), places_(std::move(places)) {
   setObjectName("findList");
-  setAccessibleName("What was found");
+  setAccessibleName(txt("What was found"));
+  setTextElideMode(Qt::ElideMiddle);  // both ends of a path tell
   setStyleSheet(QString("#findList { background: %1; border: 1px solid %2; border-radius: 4px; }")
                     .arg(tokens().raised.name(), tokens().hairline.name()));
   setVisible(false);
@@ -60,9 +61,10 @@ void FindBox::fill(const QString& text) {
   if (ranked.size() > kMost) ranked.resize(kMost);
   for (auto& [rank, offer] : ranked) {
     addItem(offer.kind.isEmpty() ? offer.name : offer.name + "   " + offer.kind);
+    item(count() - 1)->setToolTip(item(count() - 1)->text());  // for where it is too long
     shown_.push_back(std::move(offer));
   }
-  if (shown_.empty()) addItem("Nothing of that name");
+  if (shown_.empty()) addItem(txt("Nothing of that name"));
   setCurrentRow(0);
   setFixedSize(400, 8 + 26 * count());
   const QPoint at = field_->mapTo(parentWidget(), QPoint(field_->width(), field_->height() + 4));

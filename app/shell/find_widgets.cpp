@@ -1,5 +1,7 @@
 #include "shell/find_widgets.h"
 
+#include "look/words.h"
+
 namespace zp {
 namespace {
 
@@ -56,7 +58,7 @@ void addEntries(const QMenu& menu, const QString& path, const std::function<QMen
       continue;
     }
     all.push_back({name,
-                   "command",
+                   txt("command"),
                    [open, text = action->text()] {
                      // The menu may have been filled anew since.
                      for (auto* now : open()->findChildren<QAction*>())
@@ -81,7 +83,7 @@ std::vector<FindOffer> offersOfDesk(QWidget* desk, const QString& stage,
     const QString name = nameOf(*w);
     if ((!button && !field) || name.size() < 3 || ofTheMoment(*w) || taken.contains(name)) continue;
     taken.insert(name);
-    all.push_back({name, (field ? "field in " : "in ") + stage,
+    all.push_back({name, (field ? txt("field in %1") : txt("in %1")).arg(stage),
                    [desk, go, part = QPointer<QWidget>(w)] {
                      go();
                      reach(desk, part);

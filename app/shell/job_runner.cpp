@@ -4,6 +4,8 @@
 #include <atomic>
 #include <new>
 
+#include "look/words.h"
+
 namespace zp {
 
 JobRunner::JobRunner(QObject* parent) : QObject(parent) {}
@@ -14,6 +16,8 @@ JobRunner::~JobRunner() {
 }
 
 void JobRunner::start(Job job) {
+  const auto same = [&](const Job& one) { return !job.does.isEmpty() && one.does == job.does; };
+  if ((running_ && same(current_)) || std::any_of(queue_.begin(), queue_.end(), same)) return;
   queue_.push_back(std::move(job));
   if (!running_) next();
 }
@@ -60,9 +64,9 @@ void JobRunner::next() {
     } catch (const Cancelled&) {
       wasCancelled = true;
     } catch (const std::bad_alloc&) {
-      error = "There is not enough memory; close other programs or use a smaller part.";
+      error = txt("There is not enough memory; close other programs or use a smaller part.");
     } catch (const std::exception& e) {
-      error = QString::fromUtf8(e.what());
+      error = sentenceOf(e);
     }
     QMetaObject::invokeMethod(
         this, [this, error, wasCancelled] { finish(error, wasCancelled); }, Qt::QueuedConnection);

@@ -20,11 +20,13 @@ class JobRunner : public QObject {
     std::function<void(const Progress&)> work;   // on the job's thread
     std::function<void()> done;                  // on the window's thread, when it went well
     std::function<void(const QString&)> failed;  // on the window's thread, with the sentence
+    QString does = {};                           // told apart by this; "" is like no other
   };
 
   explicit JobRunner(QObject* parent = nullptr);
   ~JobRunner() override;
 
+  /// Not what waits or runs already: a second click before the first is done.
   void start(Job job);
   void cancel();
   bool busy() const { return running_; }

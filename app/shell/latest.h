@@ -4,6 +4,7 @@
 #include <memory>
 
 #include "base/progress.h"
+#include "look/words.h"
 
 namespace zp {
 
@@ -30,7 +31,7 @@ class Latest : public QObject {
         });
       } catch (const Cancelled&) {
       } catch (const std::exception& e) {
-        post([this, failed, mine, sentence = QString::fromUtf8(e.what())] {
+        post([this, failed, mine, sentence = sentenceOf(e)] {
           if (mine == generation_) pending_ = false, failed(sentence);
         });
       }

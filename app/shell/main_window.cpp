@@ -12,7 +12,8 @@
 namespace zp {
 
 namespace {
-const char* const kStages[] = {"Scenes", "Indices", "Training", "Mapping", "Sampling", "Accuracy"};
+const char* const kStages[] = {words("Scenes"),  words("Indices"),  words("Training"),
+                               words("Mapping"), words("Sampling"), words("Accuracy")};
 
 /// A class picture that shows one class alone; all of them for 0.
 Picture alone(Picture p, int code) {
@@ -54,7 +55,7 @@ MainWindow::MainWindow() : book_(bench_) {
   });
   auto* close = new QToolButton;
   close->setIcon(icon("close"));
-  close->setAccessibleName("Close this line");
+  close->setAccessibleName(txt("Close this line"));
   noticeBar_ = new QWidget;
   auto* nl = new QHBoxLayout(noticeBar_);
   nl->setContentsMargins(14, 4, 8, 4);
@@ -68,7 +69,7 @@ MainWindow::MainWindow() : book_(bench_) {
   jobText_->setObjectName("jobText");
   jobProgress_ = new QProgressBar;
   jobProgress_->setTextVisible(false);
-  auto* cancel = quietButton("Cancel");
+  auto* cancel = quietButton(txt("Cancel"));
   cancel->setObjectName("cancelJob");
   connect(cancel, &QPushButton::clicked, this, [this] { bench_.jobs().cancel(); });
   jobBar_ = new QWidget;
@@ -226,7 +227,7 @@ MainWindow::MainWindow() : book_(bench_) {
   (void)indexBook();
   if (ownTroubles().empty()) return;
   QStringList troubles;
-  for (const auto& sentence : ownTroubles()) troubles << q(sentence);
+  for (const auto& sentence : ownTroubles()) troubles << sentenceOf(sentence);
   // Once the study that is opened at the start is there, which clears the line.
   QTimer::singleShot(0, this, [this, troubles] { tell(troubles.join("\n"), true); });
 }
@@ -245,74 +246,77 @@ void MainWindow::buildStudyMenu() {
 void MainWindow::fillStudyMenu() {
   studyMenu_->clear();
   studyMenu_->setLayoutDirection(Qt::LeftToRight);  // not the button's, which has its sign last
-  studyMenu_->addAction("New study…", QKeySequence::New, this, &MainWindow::newStudy);
-  studyMenu_->addAction("Open study…", QKeySequence::Open, this, &MainWindow::openStudy);
-  auto* recent = studyMenu_->addMenu("Recent");
+  studyMenu_->addAction(txt("New study…"), QKeySequence::New, this, &MainWindow::newStudy);
+  studyMenu_->addAction(txt("Open study…"), QKeySequence::Open, this, &MainWindow::openStudy);
+  auto* recent = studyMenu_->addMenu(txt("Recent"));
   for (const auto& r : Workbench::recent())
     recent->addAction(QFileInfo(r).fileName() + "   " + r, this, [=, this] { bench_.open(r); });
   recent->setEnabled(!recent->isEmpty());
   studyMenu_->addSeparator();
-  auto* copy = studyMenu_->addAction("Save a copy…", this, [this] {
-    const QString target = QFileDialog::getSaveFileName(
-        this, "Save a copy of the study", q(bench_.study().folder().string()) + " copy");
+  auto* copy = studyMenu_->addAction(txt("Save a copy…"), this, [this] {
+    const QString target =
+        QFileDialog::getSaveFileName(this, txt("Save a copy of the study"),
+                                     txt("%1 copy").arg(q(bench_.study().folder().string())));
     if (!target.isEmpty()) bench_.saveCopy(target);
   });
-  auto* sheet = studyMenu_->addAction("Map to hand over…", this, [this] {
+  auto* sheet = studyMenu_->addAction(txt("Map to hand over…"), this, [this] {
     if (pages_->currentIndex() != 0) goTo(stage_);
     viewTools_->openSheet();
   });
   sheet->setEnabled(bench_.hasStudy());
-  auto* out = studyMenu_->addAction("Export the picture in view…", this, [this] {
-    const QString target =
-        QFileDialog::getSaveFileName(this, "Export the picture in view", "view.png", "PNG (*.png)");
+  auto* out = studyMenu_->addAction(txt("Export the picture in view…"), this, [this] {
+    const QString target = QFileDialog::getSaveFileName(this, txt("Export the picture in view"),
+                                                        txt("view") + ".png", txt("PNG (*.png)"));
     if (target.isEmpty()) return;
     viewTools_->setShown(false);  // the picture alone, without its buttons
     const QPixmap picture = view_->grab();
     viewTools_->setShown(true);
     viewTools_->profiles().refresh();
     if (picture.save(target))
-      tell(QString("The picture is in “%1”.").arg(target), false);
+      tell(txt("The picture is in “%1”.").arg(target), false);
     else
-      tell("The picture could not be written; choose another folder.", true);
+      tell(txt("The picture could not be written; choose another folder."), true);
   });
-  auto* list = studyMenu_->addAction("Write a STAC catalogue of the scenes…", this, [this] {
-    const QString folder = QFileDialog::getExistingDirectory(this, "Folder for the catalogue");
+  auto* list = studyMenu_->addAction(txt("Write a STAC catalogue of the scenes…"), this, [this] {
+    const QString folder = QFileDialog::getExistingDirectory(this, txt("Folder for the catalogue"));
     if (!folder.isEmpty()) bench_.writeCatalogueOf(folder);
   });
   list->setEnabled(bench_.hasStudy() && !bench_.study().scenes.empty());
-  fillBinMenu(studyMenu_->addMenu(icon("bin"), "Bin"));
+  fillBinMenu(studyMenu_->addMenu(icon("bin"), txt("Bin")));
   copy->setEnabled(bench_.hasStudy());
   out->setEnabled(bench_.hasStudy());
-  auto* shut = studyMenu_->addAction("Close the study", this, [this] { bench_.close(); });
+  auto* shut = studyMenu_->addAction(txt("Close the study"), this, [this] { bench_.close(); });
   shut->setEnabled(bench_.hasStudy());
   studyMenu_->addSeparator();
   const QString other = currentLook() == "dusk" ? "daylight" : "dusk";
-  studyMenu_->addAction("Keys", QKeySequence("?"), this, &MainWindow::showKeys);
-  studyMenu_->addAction(icon("light"), QString("Look: %1").arg(other), this, [this, other] {
-    QSettings().setValue("look", other);
-    if (bench_.jobs().busy())
-      tell(QString("The look is %1 from the next start; a job runs now.").arg(other), false);
-    else
-      QApplication::exit(kAnotherLook);
-  });
-  studyMenu_->addAction("Quit", QKeySequence::Quit, this, &QWidget::close);
+  studyMenu_->addAction(txt("Keys"), QKeySequence("?"), this, &MainWindow::showKeys);
+  studyMenu_->addAction(
+      icon("light"), other == "dusk" ? txt("Look: dusk") : txt("Look: daylight"), this,
+      [this, other] {
+        QSettings().setValue("look", other);
+        if (bench_.jobs().busy())
+          tell(txt("The look is %1 from the next start; a job runs now.").arg(other), false);
+        else
+          QApplication::exit(kAnotherLook);
+      });
+  studyMenu_->addAction(txt("Quit"), QKeySequence::Quit, this, &QWidget::close);
 }
 
 void MainWindow::fillBinMenu(QMenu* menu) {
   menu->setEnabled(bench_.hasStudy() && !bench_.study().bin.empty());
   if (!menu->isEnabled()) return;
-  menu->addSection("Bring back");
+  menu->addSection(txt("Bring back"));
   for (const auto& p : bench_.study().bin)
-    menu->addAction(q(p.name) + "   " + q(titleOf(p.kind)), this,
+    menu->addAction(q(p.name) + "   " + txt(titleOf(p.kind)), this,
                     [this, id = q(p.id)] { bench_.fromBin(id); });
   menu->addSeparator();
-  menu->addAction("Empty the bin…", this, [this] {
+  menu->addAction(txt("Empty the bin…"), this, [this] {
     const auto n = bench_.study().bin.size();
-    const auto answer =
-        QMessageBox::question(this, "Empty the bin",
-                              QString("%1 in the bin will be deleted for good.")
-                                  .arg(n == 1 ? "The product" : QString("The %1 products").arg(n)),
-                              QMessageBox::Discard | QMessageBox::Cancel, QMessageBox::Cancel);
+    const auto answer = QMessageBox::question(
+        this, txt("Empty the bin"),
+        txt("The %n products in the bin will be deleted for good.",
+            "The product in the bin will be deleted for good.", static_cast<qint64>(n)),
+        QMessageBox::Discard | QMessageBox::Cancel, QMessageBox::Cancel);
     if (answer == QMessageBox::Discard) bench_.emptyBin();
   });
 }
@@ -324,10 +328,10 @@ void MainWindow::buildShortcuts() {
   connect(new QShortcut(QKeySequence("Ctrl+K"), this), &QShortcut::activated, this,
           [this] { trail_->find()->setFocus(); });
   connect(new QShortcut(QKeySequence::Undo, this), &QShortcut::activated, this, [this] {
-    if (!bench_.undo().canUndo()) return tell("There is nothing to take back.", false);
+    if (!bench_.undo().canUndo()) return tell(txt("There is nothing to take back."), false);
     const QString what = bench_.undo().undoText();
     bench_.undo().undo();
-    tell("Taken back: " + what + ".", false);
+    tell(txt("Taken back: %1.").arg(what), false);
   });
   connect(new QShortcut(QKeySequence::Redo, this), &QShortcut::activated, this,
           [this] { bench_.undo().redo(); });
@@ -340,7 +344,7 @@ void MainWindow::buildShortcuts() {
 
 void MainWindow::openOrBringIn(const QStringList& paths) {
   for (const auto& path : paths)
-    if (!QFileInfo::exists(path)) return tell(QString("“%1” does not exist.").arg(path), true);
+    if (!QFileInfo::exists(path)) return tell(txt("“%1” does not exist.").arg(path), true);
   if (paths.size() == 1 && QFileInfo::exists(paths[0] + "/study.json"))
     bench_.open(paths[0]);
   else if (!paths.isEmpty())
@@ -373,20 +377,20 @@ void MainWindow::showKeys() {
   const Whereabouts where = pages_->currentIndex() == 1   ? Whereabouts::Labelling
                             : pages_->currentIndex() == 2 ? Whereabouts::Matrix
                                                           : static_cast<Whereabouts>(stage_);
-  keys_->show("Keys", keysOf(where));
+  keys_->show(txt("Keys"), keysOf(where));
 }
 
 void MainWindow::newStudy() {
   const QString base =
       QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation) + "/Zany Patch";
   QDir().mkpath(base);
-  const QString folder =
-      QFileDialog::getSaveFileName(this, "New study: a new folder", base + "/New study");
+  const QString folder = QFileDialog::getSaveFileName(this, txt("New study: a new folder"),
+                                                      base + "/" + txt("New study"));
   if (!folder.isEmpty()) bench_.create(folder, QFileInfo(folder).fileName());
 }
 
 void MainWindow::openStudy() {
-  const QString folder = QFileDialog::getExistingDirectory(this, "Open a study");
+  const QString folder = QFileDialog::getExistingDirectory(this, txt("Open a study"));
   if (!folder.isEmpty()) bench_.open(folder);
 }
 
@@ -413,15 +417,16 @@ void MainWindow::studyChanged() {
   if (!any) {
     view_->setShapes({});
     view_->setPoints({});
-    view_->setEmptyText("Start with a study",
-                        "A study is a folder that keeps one piece of work. Make one with Ctrl N, "
-                        "open one with Ctrl O, or drop rasters here.");
-    trail_->setStudy("No study", "Ctrl N makes one");
+    view_->setEmptyText(
+        txt("Start with a study"),
+        txt("A study is a folder that keeps one piece of work. Make one with Ctrl N, "
+            "open one with Ctrl O, or drop rasters here."));
+    trail_->setStudy(txt("No study"), txt("Ctrl N makes one"));
     updateTrail();
     return;
   }
-  view_->setEmptyText("Bring in a scene",
-                      "Drop one or several rasters here, or use the buttons at the right.");
+  view_->setEmptyText(txt("Bring in a scene"),
+                      txt("Drop one or several rasters here, or use the buttons at the right."));
   view_->setCrs(bench_.viewCrs());
   restorePlace();
   viewTools_->profiles().refresh();
@@ -618,7 +623,7 @@ std::vector<ViewShape> MainWindow::outlineShapes() {
           kept.push_back(std::move(v));
         }
       } catch (const std::exception& e) {
-        tell(QString::fromUtf8(e.what()), true);
+        tell(sentenceOf(e), true);
       }
     }
     for (ViewShape v : outlineShapes_[key]) {
@@ -640,7 +645,7 @@ void MainWindow::offerToGo(const QString& id) {
     const Grid g = gridOf(p);
     const auto where = g.crs.empty() ? std::nullopt : broughtTo(g.extent(), g.crs, view_->crs());
     if (where && !where->overlaps(view_->visible()))
-      tell(QString("%1 lies outside of what is seen. <a href=\"%2\">Go there</a>")
+      tell(txt("%1 lies outside of what is seen. <a href=\"%2\">Go there</a>")
                .arg(p.title.toHtmlEscaped(), id),
            false);
   } catch (const std::exception&) {
@@ -663,16 +668,14 @@ void MainWindow::updateOverlays() {
 
 void MainWindow::updateTrail() {
   std::vector<Trail::Station> st(6);
-  for (size_t i = 0; i < 6; ++i) st[i].name = kStages[i];
+  for (size_t i = 0; i < 6; ++i) st[i].name = txt(kStages[i]);
   if (bench_.hasStudy()) {
     using S = Trail::State;
     const Study& s = bench_.study();
-    const auto plural = [](size_t n, const char* one) {
-      return QString("%1 %2%3").arg(n).arg(one, n == 1                       ? ""
-                                                : QString(one).endsWith("s") ? "es"
-                                                                             : "s");
-    };
-    st[0].figure = s.scenes.empty() ? "none yet" : plural(s.scenes.size(), "scene");
+
+    st[0].figure = s.scenes.empty()
+                       ? txt("none yet")
+                       : txt("%n scenes", "%n scene", static_cast<qint64>(s.scenes.size()));
     st[0].state = s.scenes.empty() ? S::Hollow : S::Filled;
     std::map<ProductKind, size_t> count;
     std::map<ProductKind, bool> old;
@@ -692,15 +695,17 @@ void MainWindow::updateTrail() {
     st[1].state = stateOf(index);
     std::set<int> classes;
     for (const auto& a : s.training) classes.insert(a.code);
-    if (!classes.empty()) st[2].figure = plural(classes.size(), "class");
+    if (!classes.empty())
+      st[2].figure = txt("%n classes", "%n class", static_cast<qint64>(classes.size()));
     st[2].state = s.training.empty() ? S::Hollow : classes.size() < 2 ? S::Notch : S::Filled;
-    if (classes.size() == 1) st[2].tip = "Only one class has training areas; a map needs two.";
+    if (classes.size() == 1) st[2].tip = txt("Only one class has training areas; a map needs two.");
     if (map != nullptr)
       st[3].figure =
           q(map->name).section(", ", 1) + QString(" · %1").arg(map->facts["classes"].size());
     st[3].state = stateOf(map);
     const Product* points = s.newest(ProductKind::Points);
-    if (points != nullptr) st[4].figure = plural(points->facts.value("points", size_t{0}), "point");
+    if (points != nullptr)
+      st[4].figure = txt("%n points", "%n point", points->facts.value("points", qint64{0}));
     st[4].state = stateOf(points);
     const Product* labels = s.newest(ProductKind::Labels);
     if (labels != nullptr && !book_.none()) {
@@ -709,21 +714,22 @@ void MainWindow::updateTrail() {
         st[5].figure =
             decimal(100 * o->value, 1) + " ± " + decimal(50 * (o->high - o->low), 1) + " %";
       else
-        st[5].figure = QString("%1 of %2 labelled")
+        st[5].figure = txt("%1 of %2 labelled")
                            .arg(book_.labelling().labelled())
                            .arg(book_.labelling().points().size());
     }
     st[5].state = stateOf(labels);
     for (auto& one : st)
       if (one.state == S::Half)
-        one.tip = "An input changed since this was made; bring it up to date from its card's menu.";
+        one.tip =
+            txt("An input changed since this was made; bring it up to date from its card's menu.");
     if (bench_.jobs().busy()) {
       auto& here = st[static_cast<size_t>(stage_)];
       here.state = S::Busy;
       here.share = bench_.jobs().share();
       here.figure = QString("%1 %").arg(static_cast<int>(here.share * 100));
     }
-    trail_->setStudy(q(s.name), "saved " + QTime::currentTime().toString("HH:mm"));
+    trail_->setStudy(q(s.name), txt("saved %1").arg(QTime::currentTime().toString("HH:mm")));
     setWindowTitle(q(s.name) + " – Zany Patch");
   }
   trail_->setStations(st);
@@ -736,9 +742,9 @@ void MainWindow::updateJob() {
     const double left = jobs.secondsLeft();
     QString time;
     if (left >= 60)
-      time = QString(", about %1 min left").arg(static_cast<int>(left / 60) + 1);
+      time = txt(", about %1 min left").arg(static_cast<int>(left / 60) + 1);
     else if (left >= 0)
-      time = QString(", about %1 s left").arg(static_cast<int>(left) + 1);
+      time = txt(", about %1 s left").arg(static_cast<int>(left) + 1);
     jobText_->setText(jobs.title() + time);
     jobProgress_->setRange(0, 1000);
     jobProgress_->setValue(static_cast<int>(jobs.share() * 1000));
@@ -759,7 +765,7 @@ void MainWindow::tell(const QString& sentence, bool warning) {
 void MainWindow::showSheetOf(const QString& id) {
   if (pages_->currentIndex() != 0) goTo(stage_);
   if (const QString facts = factsOf(bench_.study(), id); !facts.isEmpty())
-    facts_->show("Facts", facts);
+    facts_->show(txt("Facts"), facts);
 }
 
 void MainWindow::explain(const QString& title, const QString& text) {
@@ -771,7 +777,7 @@ void MainWindow::choosePolygons(const QString& id) {
   const Product* map = bench_.study().product(id.toStdString());
   if (map == nullptr || !polygons_->offer(*map)) return;
   if (pages_->currentIndex() != 0) goTo(stage_);
-  polygonsPanel_->setTitle("Polygons of " + q(map->name));
+  polygonsPanel_->setTitle(txt("Polygons of %1").arg(q(map->name)));
   polygonsPanel_->setVisible(true);
   polygonsPanel_->layout()->activate();
   polygonsPanel_->place();
@@ -788,9 +794,9 @@ void MainWindow::buildFind() {
 /// The way in when no study is open.
 void MainWindow::buildStart() {
   start_ = new QWidget(view_);
-  auto* make = primaryButton("New study…");
+  auto* make = primaryButton(txt("New study…"));
   make->setObjectName("newStudy");
-  auto* open = quietButton("Open study…");
+  auto* open = quietButton(txt("Open study…"));
   open->setObjectName("openStudy");
   connect(make, &QPushButton::clicked, this, &MainWindow::newStudy);
   connect(open, &QPushButton::clicked, this, &MainWindow::openStudy);
@@ -832,8 +838,10 @@ std::vector<FindOffer> MainWindow::places(const QString& text) {
         continue;
       }
     }
-    found.push_back(
-        {"Go to " + said, "place", [this, p] { view_->setCentre(p, view_->unitsPerPixel()); }, {}});
+    found.push_back({txt("Go to %1").arg(said),
+                     txt("place"),
+                     [this, p] { view_->setCentre(p, view_->unitsPerPixel()); },
+                     {}});
   }
   return found;
 }
@@ -852,31 +860,34 @@ std::vector<FindOffer> MainWindow::offers() {
     return studyMenu_;
   }));
   if (bench_.hasStudy()) {
-    for (int i = 0; i < 6; ++i) offer(kStages[i], "stage", [this, i] { goTo(i); });
+    for (int i = 0; i < 6; ++i) offer(txt(kStages[i]), txt("stage"), [this, i] { goTo(i); });
     using Mode = MapView::Mode;
-    offer("Fit the picture", "command", [this] { view_->fit(); });
-    offer("Curtain", "command", [this] { viewTools_->toggleMode(Mode::Curtain); });
-    offer("Side by side", "command", [this] { viewTools_->toggleMode(Mode::SideBySide); });
-    offer("Loupe", "command", [this] { viewTools_->toggleMode(Mode::Loupe); });
-    offer("Swap front and back", "command", [this] { Q_EMIT view_->swapAsked(); });
-    offer("How it is shown: stretch, steps, opacity", "command",
+    offer(txt("Fit the picture"), txt("command"), [this] { view_->fit(); });
+    offer(txt("Curtain"), txt("command"), [this] { viewTools_->toggleMode(Mode::Curtain); });
+    offer(txt("Side by side"), txt("command"),
+          [this] { viewTools_->toggleMode(Mode::SideBySide); });
+    offer(txt("Loupe"), txt("command"), [this] { viewTools_->toggleMode(Mode::Loupe); });
+    offer(txt("Swap front and back"), txt("command"), [this] { Q_EMIT view_->swapAsked(); });
+    offer(txt("How it is shown: stretch, steps, opacity"), txt("command"),
           [this] { viewTools_->openDisplay(); });
-    offer("Unpin all profiles", "command", [this] { viewTools_->profiles().unpinAll(); });
-    offer("Undo", "command", [this] { bench_.undo().undo(); });
-    offer("Redo", "command", [this] { bench_.undo().redo(); });
-    offer("Bring in files", "command", [this] { goTo(0), scenesDesk_->chooseFiles(); });
-    offer("Bring in a folder", "command", [this] { goTo(0), scenesDesk_->chooseFolder(); });
-    offer("Search the archive", "command", [this] { goTo(0), scenesDesk_->openArchive(); });
+    offer(txt("Unpin all profiles"), txt("command"), [this] { viewTools_->profiles().unpinAll(); });
+    offer(txt("Undo"), txt("command"), [this] { bench_.undo().undo(); });
+    offer(txt("Redo"), txt("command"), [this] { bench_.undo().redo(); });
+    offer(txt("Bring in files"), txt("command"), [this] { goTo(0), scenesDesk_->chooseFiles(); });
+    offer(txt("Bring in a folder"), txt("command"),
+          [this] { goTo(0), scenesDesk_->chooseFolder(); });
+    offer(txt("Search the archive"), txt("command"),
+          [this] { goTo(0), scenesDesk_->openArchive(); });
     for (int i = 0; i < 6; ++i)
-      add(offersOfDesk(desk_[static_cast<size_t>(i)], kStages[i], [this, i] { goTo(i); }));
+      add(offersOfDesk(desk_[static_cast<size_t>(i)], txt(kStages[i]), [this, i] { goTo(i); }));
     for (const auto& p : bench_.study().products)
-      offer(q(p.name), q(titleOf(p.kind)), [this, id = q(p.id)] { showFront(id); });
+      offer(q(p.name), txt(titleOf(p.kind)), [this, id = q(p.id)] { showFront(id); });
     for (const auto& s : bench_.study().scenes)
-      offer(q(s.scene.name), "scene", [this, id = q(s.id)] { showFront(id); });
+      offer(q(s.scene.name), txt("scene"), [this, id = q(s.id)] { showFront(id); });
     for (const auto& c : bench_.study().legend.classes)
-      offer(q(c.name), "class", [this] { goTo(2); });
+      offer(q(c.name), txt("class"), [this] { goTo(2); });
     for (const auto& o : bench_.study().outlines)
-      offer(q(o.name), "outline", [this, id = q(o.id)] {
+      offer(q(o.name), txt("outline"), [this, id = q(o.id)] {
         bench_.showOutline(id, true);
         Extent e{1e300, 1e300, -1e300, -1e300};
         for (const auto& one : bench_.study().outlines)
@@ -889,28 +900,29 @@ std::vector<FindOffer> MainWindow::offers() {
         if (!e.empty()) view_->zoomTo(e);
       });
     for (const auto& e : indexBook())
-      offer(q(titleInLists(e)) + ", " + q(e.name), "index",
+      offer(titleInLists(e) + ", " + txt(e.name), txt("index"),
             [this, id = e.id] { goTo(1), indicesDesk_->choose(id); });
-    for (const auto& m : methods()) offer(q(m.title), "method", [this] { goTo(3); });
+    for (const auto& m : methods()) offer(txt(m.title), txt("method"), [this] { goTo(3); });
   }
   // Help paragraphs come after what can be done.
   for (const auto& e : indexBook())
     offer(
-        q(e.title) + ": what it is for", "help",
+        txt("%1: what it is for").arg(txt(e.title)), txt("help"),
         [this, &e] {
-          explain(q(e.title), q(e.about).toHtmlEscaped() + "<br><br>" +
-                                  q(e.reading).toHtmlEscaped() + "<br>" +
-                                  q(e.source).toHtmlEscaped());
+          explain(txt(e.title), txt(e.about).toHtmlEscaped() + "<br><br>" +
+                                    txt(e.reading).toHtmlEscaped() + "<br>" +
+                                    txt(e.source).toHtmlEscaped());
         },
-        q(e.about + " " + e.reading));
+        txt(e.about) + " " + txt(e.reading));
   for (const auto& m : methods())
     offer(
-        q(m.title) + ": how it works", "help", [this, m] { explain(q(m.title), q(m.about)); },
-        q(m.about));
+        txt("%1: how it works").arg(txt(m.title)), txt("help"),
+        [this, m] { explain(txt(m.title), txt(m.about)); }, txt(m.about));
   for (const auto& [name, help] : formulaFunctions())
     offer(
-        q(name), "in formulas",
-        [this, name = name, help = help] { explain(q(name), q(help).toHtmlEscaped()); }, q(help));
+        q(name), txt("in formulas"),
+        [this, name = name, help = help] { explain(q(name), txt(help).toHtmlEscaped()); },
+        txt(help));
   return all;
 }
 

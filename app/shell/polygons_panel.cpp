@@ -9,7 +9,7 @@ PolygonsPanel::PolygonsPanel(Workbench& bench, QWidget* parent) : QWidget(parent
   auto* layout = new QVBoxLayout(this);
   layout->setContentsMargins(0, 0, 0, 0);
   layout->setSpacing(8);
-  layout->addWidget(secondLabel(tr("Polygons of the chosen classes, each with its area.")));
+  layout->addWidget(secondLabel(txt("Polygons of the chosen classes, each with its area.")));
   auto* box = new QWidget;
   classes_ = new FlowLayout(6);
   box->setLayout(classes_);
@@ -19,19 +19,19 @@ PolygonsPanel::PolygonsPanel(Workbench& bench, QWidget* parent) : QWidget(parent
   smallest_->setObjectName("polygonsSmallest");
   smallest_->setRange(0, 1e6);
   smallest_->setDecimals(2);
-  smallest_->setSuffix(tr(" ha"));
+  smallest_->setSuffix(txt(" ha"));
   smallest_->setValue(kept.value("polygons/smallest", 0.0).toDouble());
   smoothing_ = new QSpinBox;
   smoothing_->setObjectName("polygonsSmoothing");
   smoothing_->setRange(0, 5);
-  smoothing_->setSpecialValueText(tr("none"));
+  smoothing_->setSpecialValueText(txt("none"));
   smoothing_->setToolTip(
-      tr("Rounds of corner cutting (Chaikin 1974). Without it the polygons follow the pixels "
-         "exactly."));
+      txt("Rounds of corner cutting (Chaikin 1974). Without it the polygons follow the pixels "
+          "exactly."));
   smoothing_->setValue(kept.value("polygons/smoothing", 0).toInt());
-  layout->addWidget(fieldRow(tr("Smallest"), {smallest_}, 74));
-  layout->addWidget(fieldRow(tr("Smoothing"), {smoothing_}, 74));
-  write_ = quietButton(tr("Write polygons…"));
+  layout->addWidget(fieldRow(txt("Smallest"), {smallest_}, 74));
+  layout->addWidget(fieldRow(txt("Smoothing"), {smoothing_}, 74));
+  write_ = quietButton(txt("Write polygons…"));
   write_->setObjectName("writePolygons");
   layout->addWidget(write_, 0, Qt::AlignLeft);
   connect(write_, &QPushButton::clicked, this, &PolygonsPanel::write);
@@ -41,7 +41,7 @@ bool PolygonsPanel::offer(const Product& map) {
   try {
     fillClasses(legendOf(RasterFile(map.file)));
   } catch (const std::exception& e) {
-    Q_EMIT bench_.trouble(QString::fromUtf8(e.what()));
+    Q_EMIT bench_.trouble(sentenceOf(e));
     return false;
   }
   map_ = map.id;
@@ -80,16 +80,16 @@ void PolygonsPanel::write() {
     if (b->isChecked() && b->property("code").isValid())
       codes.push_back(b->property("code").toInt());
   const QString target = QFileDialog::getSaveFileName(
-      this, tr("Polygons"), q(fileStem(map->name)) + ".gpkg",
-      tr("GeoPackage (*.gpkg);;GeoJSON (*.geojson);;Shapefile (*.shp)"));
+      this, txt("Polygons"), q(fileStem(map->name)) + ".gpkg",
+      txt("GeoPackage (*.gpkg);;GeoJSON (*.geojson);;Shapefile (*.shp)"));
   if (target.isEmpty()) return;
   const PolygonOptions options{smallest_->value() * 10000, smoothing_->value()};
   bench_.background(
-      tr("Make polygons"),
+      txt("Make polygons"),
       [map = *map, codes, target, options](const Progress& p) {
         exportClassPolygons(map, codes, target.toStdString(), p, options);
       },
-      [this, target] { Q_EMIT bench_.notice(tr("The polygons are in “%1”.").arg(target)); });
+      [this, target] { Q_EMIT bench_.notice(txt("The polygons are in “%1”.").arg(target)); });
   Q_EMIT written();
 }
 

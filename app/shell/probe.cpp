@@ -10,7 +10,7 @@ Probe::Probe(Workbench& bench, QWidget* parent)
                       &Workbench::currentSceneChanged, &Workbench::displayChanged})
     connect(&bench_, signal, this, &Probe::forget);
   setObjectName("probe");
-  setAccessibleName("Probe");
+  setAccessibleName(txt("Probe"));
   setFixedHeight(50);
 }
 
@@ -94,7 +94,7 @@ QString Probe::text() const {
 QString Probe::where() const {
   const std::string crs = bench_.viewCrs();
   if (crs.empty())
-    return QString("column %1  row %2")
+    return txt("column %1  row %2")
         .arg(static_cast<int>(std::floor(place_.x)))
         .arg(static_cast<int>(std::floor(-place_.y)));
   if (crsIsGeographic(crs)) return decimal(place_.x, 5) + "°  " + decimal(place_.y, 5) + "°";
@@ -111,7 +111,7 @@ void Probe::paintEvent(QPaintEvent*) {
     p.setPen(t.second);
     p.setFont(textFont(9.5));
     p.drawText(rect().adjusted(14, 0, -14, 0), Qt::AlignVCenter,
-               bench_.hasStudy() ? "Point at the picture to read its values here." : "");
+               bench_.hasStudy() ? txt("Point at the picture to read its values here.") : "");
     return;
   }
   p.setPen(t.text);

@@ -21,21 +21,19 @@ ProbeAnswer ProbeReader::read(const ProbeQuestion& q, const Progress& progress) 
     try {
       a.values.push_back(valueOf(p, q));
     } catch (const Error&) {
-      a.values.push_back({p.title, QObject::tr("cannot be read"), {}});
+      a.values.push_back({p.title, txt("cannot be read"), {}});
     }
   }
   return a;
 }
 
 ProbeAnswer::Value ProbeReader::valueOf(const Picture& p, const ProbeQuestion& asked) {
-  const auto figure = [](double v) {
-    return std::isnan(v) ? QObject::tr("no data") : decimal(v, 3);
-  };
+  const auto figure = [](double v) { return std::isnan(v) ? txt("no data") : decimal(v, 3); };
   switch (p.kind) {
     case Picture::Kind::Classes: {
       const double v = readAt(asked.place, asked.crs, p.file, 1, open_);
       const auto* c = std::isnan(v) ? nullptr : p.legend.find(static_cast<int>(v));
-      if (c == nullptr) return {p.title, QObject::tr("no class"), {}};
+      if (c == nullptr) return {p.title, txt("no class"), {}};
       return {p.title, q(c->name), toQt(c->colour)};
     }
     case Picture::Kind::Index:
@@ -54,7 +52,7 @@ QString ProbeReader::compositeText(const Picture& p, const ProbeQuestion& asked)
   for (const size_t b : bands) {
     double v = readBandAt(asked.place, asked.crs, p.scene, b, open_);
     if (p.decibels) v = v > 0 ? 10 * std::log10(v) : std::nan("");
-    texts << (std::isnan(v) ? QObject::tr("no data") : p.decibels ? decimal(v, 1) : compact(v));
+    texts << (std::isnan(v) ? txt("no data") : p.decibels ? decimal(v, 1) : compact(v));
   }
   texts.removeDuplicates();
   return texts.join("  ") + (p.decibels ? " dB" : "");

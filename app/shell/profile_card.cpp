@@ -15,12 +15,12 @@ ProfileCard::ProfileCard(Workbench& bench, QWidget* over)
   setFixedSize(300, 176);
   title_ = secondLabel("");
   title_->setWordWrap(false);
-  auto* all = linkButton("Unpin all");
+  auto* all = linkButton(txt("Unpin all"));
   all->setObjectName("unpinAll");
   connect(all, &QPushButton::clicked, this, &ProfileCard::unpinAll);
   chart_ = new Chart;
   chart_->setObjectName("profileChart");
-  chart_->setAccessibleName("Profiles of the pinned places");
+  chart_->setAccessibleName(txt("Profiles of the pinned places"));
   auto* head = new QHBoxLayout;
   head->addWidget(title_, 1);
   head->addWidget(all);
@@ -100,7 +100,7 @@ void ProfileCard::show(const Profiles& profiles) {
   chart_->clearGraphs();
   const auto* s = bench_.currentScene();
   const bool waves = s != nullptr && !s->scene.bands.empty() && s->scene.bands[0].wavelength > 0;
-  chart_->setTitles(waves ? "nm" : "band", "");
+  chart_->setTitles(waves ? txt("nm") : txt("band"), "");
   for (size_t i = 0; i < profiles.size(); ++i) {
     auto line = profiles[i];
     std::sort(line.begin(), line.end());

@@ -15,8 +15,8 @@ Card::Card(const QString& id, const QString& name, const QString& about, const Q
   setFocusPolicy(Qt::StrongFocus);
   setObjectName("card-" + id);
   setAccessibleName(name + ", " + about);
-  setToolTip(name + "\n" + about +
-             "\nClick: front picture. Shift-click: back picture. Double-click: facts.");
+  setToolTip(name + "\n" + about + "\n" +
+             txt("Click: front picture. Shift-click: back picture. Double-click: facts."));
 }
 
 void Card::setThumbnail(const QImage& image) {
@@ -50,7 +50,7 @@ void Card::paintEvent(QPaintEvent*) {
   }
   p.restore();
   if (front_ || back_) {
-    const QString word = front_ ? "front" : "back";
+    const QString word = front_ ? txt("front") : txt("back");
     p.setFont(textFont(8.5, QFont::Medium));
     const QRectF tag(5, 5, p.fontMetrics().horizontalAdvance(word) + 10, 16);
     p.setPen(Qt::NoPen);
@@ -144,19 +144,19 @@ Shelf::Shelf(Workbench& bench, QWidget* parent)
   filter_ = new QToolButton;
   filter_->setObjectName("shelfFilter");
   filter_->setIcon(icon("filter"));
-  filter_->setToolTip("Which cards are shown");
-  filter_->setAccessibleName("Which cards are shown");
+  filter_->setToolTip(txt("Which cards are shown"));
+  filter_->setAccessibleName(txt("Which cards are shown"));
   filter_->setPopupMode(QToolButton::InstantPopup);
   auto* kinds = new QMenu(filter_);
   auto* group = new QActionGroup(kinds);
   for (const auto& [kind, name] :
-       std::initializer_list<std::pair<const char*, const char*>>{{"", "Everything"},
-                                                                  {"scene", "Scenes"},
-                                                                  {"index", "Indices"},
-                                                                  {"map", "Class maps"},
-                                                                  {"points", "Points"},
-                                                                  {"table", "Tables"},
-                                                                  {"labels", "Labels"}}) {
+       std::initializer_list<std::pair<const char*, QString>>{{"", txt("Everything")},
+                                                              {"scene", txt("Scenes")},
+                                                              {"index", txt("Indices")},
+                                                              {"map", txt("Class maps")},
+                                                              {"points", txt("Points")},
+                                                              {"table", txt("Tables")},
+                                                              {"labels", txt("Labels")}}) {
     auto* action = kinds->addAction(name, this, [this, k = QString(kind)] {
       shownKind_ = k;
       applyFilter();
@@ -218,7 +218,7 @@ void Shelf::rebuild() {
     if (p->kind == ProductKind::Scene) continue;  // its scene has a card
     const QString date = niceDate(p->date);
     add(p->id, p->name,
-        (p->kind == ProductKind::ClassMap ? QString("map") : q(titleOf(p->kind))) +
+        (p->kind == ProductKind::ClassMap ? txt("map") : txt(titleOf(p->kind))) +
             (date.isEmpty() ? QString() : " · " + date),
         signs[p->kind]);
   }
@@ -227,13 +227,17 @@ void Shelf::rebuild() {
     return a.scene.date > b.scene.date;
   });
   for (const auto& one : scenes) {
-    const QString kind = one.scene.isRadar() ? "radar" : "scene";
-    const size_t n = one.scene.bands.size();
-    add(one.id, one.scene.name, kind + QString(" · %1 band%2").arg(n).arg(n == 1 ? "" : "s"),
+    const QString kind = one.scene.isRadar() ? txt("radar") : txt("scene");
+
+    add(one.id, one.scene.name,
+        kind + " · " + txt("%n bands", "%n band", static_cast<qint64>(one.scene.bands.size())),
         "scene");
   }
-  if (cards_.isEmpty())
-    row_->addWidget(secondLabel("Scenes and what you make of them stand here."));
+  if (cards_.isEmpty()) {
+    auto* empty = secondLabel(txt("Scenes and what you make of them stand here."));
+    empty->setWordWrap(false);
+    row_->addWidget(empty);
+  }
   row_->addStretch();
   setShown(front_, back_);
   applyFilter();
@@ -246,36 +250,38 @@ void Shelf::applyFilter() {
 
 void Shelf::openMenu(const QString& id, const QPoint& at) {
   QMenu menu;
-  menu.addAction("Show in front", this, [=, this] { Q_EMIT frontAsked(id); });
-  menu.addAction("Show behind", this, [=, this] { Q_EMIT backAsked(id); });
-  menu.addAction("Facts", this, [=, this] { Q_EMIT sheetAsked(id); });
+  menu.addAction(txt("Show in front"), this, [=, this] { Q_EMIT frontAsked(id); });
+  menu.addAction(txt("Show behind"), this, [=, this] { Q_EMIT backAsked(id); });
+  menu.addAction(txt("Facts"), this, [=, this] { Q_EMIT sheetAsked(id); });
   menu.addSeparator();
   if (const auto* p = bench_.study().product(id.toStdString())) {
-    auto* fresh = menu.addAction("Bring up to date", this, [=, this] { bench_.bringUpToDate(id); });
+    auto* fresh =
+        menu.addAction(txt("Bring up to date"), this, [=, this] { bench_.bringUpToDate(id); });
     fresh->setEnabled(bench_.study().outOfDate(*p));
-    menu.addAction("Rename…", this, [this, id, before = q(p->name)] {
+    menu.addAction(txt("Rename…"), this, [this, id, before = q(p->name)] {
       bool ok = false;
       const QString name =
-          QInputDialog::getText(this, "Rename", "Name", QLineEdit::Normal, before, &ok);
+          QInputDialog::getText(this, txt("Rename"), txt("Name"), QLineEdit::Normal, before, &ok);
       if (ok) bench_.renameProduct(id, name);
     });
-    menu.addAction("Save a copy as…", this, [this, id, file = p->file.filename()] {
-      const QString target = QFileDialog::getSaveFileName(this, "Save a copy as", q(file.string()));
+    menu.addAction(txt("Save a copy as…"), this, [this, id, file = p->file.filename()] {
+      const QString target =
+          QFileDialog::getSaveFileName(this, txt("Save a copy as"), q(file.string()));
       if (!target.isEmpty()) bench_.copyProduct(id, target);
     });
     if (p->kind == ProductKind::ClassMap)
-      menu.addAction("Polygons…", this, [=, this] { Q_EMIT polygonsAsked(id); });
-    menu.addAction(icon("bin"), "To the bin", this, [=, this] { bench_.toBin(id); });
+      menu.addAction(txt("Polygons…"), this, [=, this] { Q_EMIT polygonsAsked(id); });
+    menu.addAction(icon("bin"), txt("To the bin"), this, [=, this] { bench_.toBin(id); });
   } else {
     const auto* s = bench_.study().scene(id.toStdString());
     const QString product = s != nullptr ? q(s->product) : QString();
     if (const auto* made = bench_.study().product(product.toStdString())) {
-      auto* fresh =
-          menu.addAction("Bring up to date", this, [=, this] { bench_.bringUpToDate(product); });
+      auto* fresh = menu.addAction(txt("Bring up to date"), this,
+                                   [=, this] { bench_.bringUpToDate(product); });
       fresh->setEnabled(bench_.study().outOfDate(*made));
-      menu.addAction(icon("bin"), "To the bin", this, [=, this] { bench_.toBin(product); });
+      menu.addAction(icon("bin"), txt("To the bin"), this, [=, this] { bench_.toBin(product); });
     } else {
-      menu.addAction("Take out of the study", this, [=, this] { bench_.removeScene(id); });
+      menu.addAction(txt("Take out of the study"), this, [=, this] { bench_.removeScene(id); });
     }
   }
   menu.exec(at);

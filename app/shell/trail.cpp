@@ -11,7 +11,7 @@ constexpr double kLine = 17;
 
 Trail::Trail(QWidget* parent) : QWidget(parent) {
   setObjectName("trail");
-  setAccessibleName("Stages");
+  setAccessibleName(txt("Stages"));
   setFixedHeight(64);
   setFocusPolicy(Qt::StrongFocus);
   study_ = new QToolButton;
@@ -21,14 +21,15 @@ Trail::Trail(QWidget* parent) : QWidget(parent) {
   study_->setToolButtonStyle(Qt::ToolButtonTextBesideIcon);
   study_->setIcon(icon("chevron"));
   study_->setLayoutDirection(Qt::RightToLeft);
-  study_->setAccessibleName("Study menu");
+  study_->setAccessibleName(txt("Study menu"));
   state_ = secondLabel("");
   state_->setWordWrap(false);
   find_ = new QLineEdit;
   find_->setObjectName("find");
-  find_->setPlaceholderText("Find anything   Ctrl K");
-  find_->setAccessibleName("Find");
-  find_->setFixedWidth(150);
+  find_->setPlaceholderText(txt("Find anything   Ctrl K"));
+  find_->setAccessibleName(txt("Find"));
+  find_->setFixedWidth(
+      std::max(150, find_->fontMetrics().horizontalAdvance(find_->placeholderText()) + 30));
   auto* left = new QVBoxLayout;
   left->setSpacing(0);
   left->addStretch();
@@ -61,7 +62,8 @@ void Trail::setStudy(const QString& name, const QString& state) {
 }
 
 double Trail::stationX(int index) const {
-  const double from = 246, to = width() - 246;
+  // Half a station from what stands beside.
+  const double from = 246, to = width() - find_->width() - 96;
   const double n = std::max<double>(1, static_cast<double>(stations_.size()) - 1);
   return from + (to - from) * index / n;
 }

@@ -37,12 +37,12 @@ Extent seenPart(const MapView& view) {
 
 MapSheetPanel::MapSheetPanel(Workbench& bench, MapView& view,
                              std::function<std::vector<ViewShape>()> shapes)
-    : FloatingPanel("Map to hand over", &view),
+    : FloatingPanel(txt("Map to hand over"), &view),
       bench_(bench),
       view_(view),
       shapes_(std::move(shapes)) {
   body()->addWidget(
-      secondLabel("What is seen, with title, key, scale bar, north, source and date."));
+      secondLabel(txt("What is seen, with title, key, scale bar, north, source and date.")));
   const auto row = [this](const QString& label, QWidget* field, const char* name) {
     field->setObjectName(name);
     body()->addWidget(fieldRow(label, {field}, 58));
@@ -50,22 +50,22 @@ MapSheetPanel::MapSheetPanel(Workbench& bench, MapView& view,
   title_ = new QLineEdit;
   source_ = new QLineEdit;
   credit_ = new QLineEdit;
-  credit_->setPlaceholderText("who made it, under which licence");
+  credit_->setPlaceholderText(txt("who made it, its licence"));
   paper_ = new QComboBox;
-  paper_->addItems(sheetPapers());
-  row("Title", title_, "sheetTitle");
-  row("Source", source_, "sheetSource");
-  row("Credit", credit_, "sheetCredit");
-  row("Paper", paper_, "sheetPaper");
-  areas_ = new QCheckBox("Areas in the key");
+  for (const auto& paper : sheetPapers()) paper_->addItem(txt(paper.toStdString()), paper);
+  row(txt("Title"), title_, "sheetTitle");
+  row(txt("Source"), source_, "sheetSource");
+  row(txt("Credit"), credit_, "sheetCredit");
+  row(txt("Paper"), paper_, "sheetPaper");
+  areas_ = new QCheckBox(txt("Areas in the key"));
   areas_->setObjectName("sheetAreas");
   body()->addWidget(areas_);
-  auto* write = primaryButton("Write the map…");
+  auto* write = primaryButton(txt("Write the map…"));
   write->setObjectName("sheetWrite");
   body()->addWidget(write);
   connect(write, &QPushButton::clicked, this, [this] {
-    const QString file =
-        QFileDialog::getSaveFileName(this, "Write the map", "map.pdf", "PDF (*.pdf);;PNG (*.png)");
+    const QString file = QFileDialog::getSaveFileName(
+        this, txt("Write the map"), txt("map") + ".pdf", txt("PDF (*.pdf);;PNG (*.png)"));
     if (!file.isEmpty()) this->write(file);
   });
 }
@@ -103,12 +103,12 @@ void MapSheetPanel::write(const QString& file) {
       if (c["area_m2"].is_number()) sheet.areas[c["code"].get<int>()] = c["area_m2"].get<double>();
   hide();
   bench_.background(
-      "Write the map",
-      [sheet, paper = paper_->currentText(), file](const Progress& progress) {
+      txt("Write the map"),
+      [sheet, paper = paper_->currentData().toString(), file](const Progress& progress) {
         writeMapSheet(sheet, paper, file);
         progress.at(1);
       },
-      [this, file] { Q_EMIT bench_.notice(QString("The map is in “%1”.").arg(file)); });
+      [this, file] { Q_EMIT bench_.notice(txt("The map is in “%1”.").arg(file)); });
 }
 
 ViewTools::ViewTools(Workbench& bench, MapView& view, TileStore& tiles,
@@ -143,13 +143,14 @@ ViewTools::ViewTools(Workbench& bench, MapView& view, TileStore& tiles,
     modes_[mode]->setCheckable(true);
   };
   using Mode = MapView::Mode;
-  addMode(Mode::Curtain, "curtain", "Curtain: back picture left, front picture right (C)");
-  addMode(Mode::SideBySide, "side", "Side by side: back picture left, front picture right (V)");
-  addMode(Mode::Loupe, "loupe", "Loupe: the back picture enlarged under a glass (L)");
-  add("swap", "Swap front and back (X)", [this] { Q_EMIT view_.swapAsked(); });
-  add("fit", "Fit (0)", [this] { view_.fit(); });
-  add("display", "How it is shown: stretch, steps, opacity (D)", [this] { openDisplay(); });
-  add("sheet", "Map to hand over", [this] {
+  addMode(Mode::Curtain, "curtain", txt("Curtain: back picture left, front picture right (C)"));
+  addMode(Mode::SideBySide, "side",
+          txt("Side by side: back picture left, front picture right (V)"));
+  addMode(Mode::Loupe, "loupe", txt("Loupe: the back picture enlarged under a glass (L)"));
+  add("swap", txt("Swap front and back (X)"), [this] { Q_EMIT view_.swapAsked(); });
+  add("fit", txt("Fit (0)"), [this] { view_.fit(); });
+  add("display", txt("How it is shown: stretch, steps, opacity (D)"), [this] { openDisplay(); });
+  add("sheet", txt("Map to hand over"), [this] {
     if (sheet_->isVisible())
       sheet_->hide();
     else

@@ -43,7 +43,7 @@ Legend legendOfMap(const Product& map) {
 
 Workbench::Workbench(QObject* parent) : QObject(parent) {
   connect(&jobs_, &JobRunner::cancelled, this, [this](const QString& title) {
-    Q_EMIT notice(QString("“%1” was cancelled; nothing was left behind.").arg(title));
+    Q_EMIT notice(txt("“%1” was cancelled; nothing was left behind.").arg(title));
   });
   connect(&overviews_, &OverviewMaker::made, this, &Workbench::takeOverview);
   connect(this, &Workbench::studyChanged, this, &Workbench::wantOverviews);
@@ -54,7 +54,7 @@ void Workbench::guarded(const std::function<void()>& action) {
   try {
     action();
   } catch (const std::exception& e) {
-    Q_EMIT trouble(QString::fromUtf8(e.what()));
+    Q_EMIT trouble(sentenceOf(e));
   }
 }
 
@@ -105,7 +105,7 @@ bool Workbench::open(const QString& folder) {
     study_ = std::move(opened);
     remember(study_->folder());
     Q_EMIT studyChanged();
-    if (!study_->notice.empty()) Q_EMIT trouble(q(study_->notice));
+    if (!study_->notice.empty()) Q_EMIT trouble(sentenceOf(study_->notice));
     ok = true;
   });
   return ok;
@@ -116,7 +116,7 @@ bool Workbench::saveCopy(const QString& folder) {
   guarded([&] {
     study_->save();
     study_->saveCopy(folder.toStdString());
-    Q_EMIT notice(QString("A copy is in “%1”. You go on working in the first.").arg(folder));
+    Q_EMIT notice(txt("A copy is in “%1”. You go on working in the first.").arg(folder));
     ok = true;
   });
   return ok;
@@ -160,11 +160,13 @@ void Workbench::close() {
 }
 
 void Workbench::background(const QString& title, std::function<void(const Progress&)> work,
-                           std::function<void()> done) {
-  jobs_.start(
-      {title, {}, std::move(work), ofThisStudy(std::move(done)), [this](const QString& sentence) {
-         Q_EMIT trouble(sentence);
-       }});
+                           std::function<void()> done, const QString& does) {
+  jobs_.start({title,
+               {},
+               std::move(work),
+               ofThisStudy(std::move(done)),
+               [this](const QString& sentence) { Q_EMIT trouble(sentence); },
+               does});
 }
 
 /// A job may end just after its study was closed; then its result belongs to no study that is open.
@@ -181,7 +183,7 @@ bool Workbench::ensureStudy(const QString& firstFile) {
   QString folder = base;
   for (int n = 2; QFileInfo::exists(folder); ++n) folder = base + QString(" %1").arg(n);
   if (!create(folder, QFileInfo(folder).fileName())) return false;
-  Q_EMIT notice(QString("A new study was made in “%1”.").arg(folder));
+  Q_EMIT notice(txt("A new study was made in “%1”.").arg(folder));
   return true;
 }
 
@@ -201,8 +203,9 @@ void Workbench::addScenes(std::vector<Scene> scenes) {
     const std::string id = study_->addScene(std::move(s));
     added.push_back(*study_->scene(id));
   }
-  const QString what = added.size() == 1 ? QString("Bring in %1").arg(q(added[0].scene.name))
-                                         : QString("Bring in %1 scenes").arg(added.size());
+  const QString what = added.size() == 1 ? txt("Bring in %1").arg(q(added[0].scene.name))
+                                         : txt("Bring in %n scenes", "Bring in %n scene",
+                                               static_cast<qint64>(added.size()));
   const auto there = [this, added] {
     for (const auto& s : added)
       if (study_->scene(s.id) == nullptr) study_->scenes.push_back(s);
@@ -229,7 +232,7 @@ void Workbench::fetch(const CatalogueEntry& entry, const Archive& archive,
     addScenes({*scene});
     then();
   });
-  jobs_.start({QString("Fetch %1").arg(q(entry.title)),
+  jobs_.start({txt("Fetch %1").arg(q(entry.title)),
                {},
                [entry, archive, scene, scenes = study_->folder() / "scenes"](const Progress& p) {
                  const auto item = archive.fetch(entry, scenes, p);
@@ -247,8 +250,8 @@ void Workbench::writeCatalogueOf(const QString& folder) {
     std::vector<Scene> scenes;
     for (const auto& s : study_->scenes) scenes.push_back(s.scene);
     writeCatalogue(folder.toStdString(), study_->name, scenes, false);
-    Q_EMIT notice(QString("The catalogue is “%1/catalog.json”; the rasters stay where they are.")
-                      .arg(folder));
+    Q_EMIT notice(
+        txt("The catalogue is “%1/catalog.json”; the rasters stay where they are.").arg(folder));
   });
 }
 
@@ -280,7 +283,7 @@ void Workbench::removeScene(const QString& id) {
   if (at == all.end()) return;
   const auto place = at - all.begin();
   undo_.push(new Edit(
-      QString("Take %1 out of the study").arg(q(at->scene.name)),
+      txt("Take %1 out of the study").arg(q(at->scene.name)),
       [this, place] {
         study_->scenes.erase(study_->scenes.begin() + place);
         saved();
@@ -316,7 +319,7 @@ void Workbench::setStudyArea(const QString& id) {
     o.shown = o.shown || o.studyArea;
   }
   undo_.push(new Edit(
-      "Choose the study area", [this, after] { putOutlines(after); },
+      txt("Choose the study area"), [this, after] { putOutlines(after); },
       [this, before] { putOutlines(before); }));
 }
 
@@ -328,7 +331,7 @@ void Workbench::drawStudyArea(const Ring& ring) {
     Layer layer;
     layer.name = "study_area";
     layer.crs = viewCrs();
-    layer.table = {{"name"}, {{"Study area"}}};
+    layer.table = {{"name"}, {{txt("Study area").toStdString()}}};
     layer.shapes = {{{ring}, {}}};
     std::error_code ignored;
     fs::create_directories(study_->folder() / "outlines", ignored);
@@ -342,13 +345,13 @@ void Workbench::drawStudyArea(const Ring& ring) {
     auto after = before;
     for (auto& o : after) o.studyArea = false;
     after.push_back({study_->takeId("o"),
-                     "Drawn area",
+                     txt("Drawn area").toStdString(),
                      file.string() + ":study_area",
                      {255, 255, 255},
                      true,
                      true});
     undo_.push(new Edit(
-        "Draw the study area", [this, after] { putOutlines(after); },
+        txt("Draw the study area"), [this, after] { putOutlines(after); },
         [this, before] { putOutlines(before); }));
   });
 }
@@ -359,7 +362,7 @@ void Workbench::styleOutline(const StudyOutline& styled) {
   for (auto& o : after)
     if (o.id == styled.id) o = styled;
   undo_.push(new Edit(
-      "Change how an outline looks", [this, after] { putOutlines(after); },
+      txt("Change how an outline looks"), [this, after] { putOutlines(after); },
       [this, before] { putOutlines(before); }));
 }
 
@@ -373,7 +376,7 @@ void Workbench::setDelivery(const std::optional<DeliveryGrid>& wanted) {
     saved();
   };
   undo_.push(new Edit(
-      "Prescribe the delivery grid", [put, grid] { put(grid); },
+      txt("Prescribe the delivery grid"), [put, grid] { put(grid); },
       [put, before = study_->delivery] { put(before); }));
 }
 
@@ -400,7 +403,8 @@ void Workbench::run(const Json& step, const QString& title,
         }
         Q_EMIT productMade(id);
         if (then) then(id);
-      });
+      },
+      q(step.dump()));
 }
 
 void Workbench::bringUpToDate(const QString& id) {
@@ -425,7 +429,7 @@ void Workbench::makeAgain(const std::string& id) {
   auto product = std::make_shared<Product>();
   // The study is copied when the job starts, after the ones before it have ended.
   auto snapshot = std::make_shared<std::optional<Study>>();
-  jobs_.start({QString("Bring %1 up to date").arg(q(old->name)),
+  jobs_.start({txt("Bring %1 up to date").arg(q(old->name)),
                [this, id, snapshot, wasOld = study_->outOfDate(*old)] {
                  const Product* at = study_ ? study_->product(id) : nullptr;
                  // Asked for twice, it is made once.
@@ -466,22 +470,22 @@ void Workbench::changeProduct(const QString& id, const QString& what, std::strin
 
 void Workbench::renameProduct(const QString& id, const QString& name) {
   if (name.trimmed().isEmpty()) return;
-  changeProduct(id, "Rename a product", &Product::name, name.trimmed().toStdString());
+  changeProduct(id, txt("Rename a product"), &Product::name, name.trimmed().toStdString());
 }
 
 void Workbench::setRamp(const QString& id, const QString& ramp) {
-  changeProduct(id, "Change a ramp", &Product::ramp, ramp.toStdString());
+  changeProduct(id, txt("Change a ramp"), &Product::ramp, ramp.toStdString());
 }
 
 void Workbench::copyProduct(const QString& id, const QString& target) {
   const auto* p = study_->product(id.toStdString());
   if (p == nullptr) return;
   background(
-      "Save a copy",
+      txt("Save a copy"),
       [file = p->file, to = fs::path(target.toStdString())](const Progress&) {
         copyFile(file, to);
       },
-      [this, target] { Q_EMIT notice(QString("The copy is in “%1”.").arg(target)); });
+      [this, target] { Q_EMIT notice(txt("The copy is in “%1”.").arg(target)); });
 }
 
 void Workbench::toBin(const QString& id) {
@@ -492,7 +496,7 @@ void Workbench::toBin(const QString& id) {
     saved();
   };
   undo_.push(new Edit(
-      QString("Move %1 to the bin").arg(q(p->name)), [move] { move(&Study::toBin); },
+      txt("Move %1 to the bin").arg(q(p->name)), [move] { move(&Study::toBin); },
       [move] { move(&Study::fromBin); }));
 }
 
@@ -522,7 +526,7 @@ void Workbench::removeClass(int code) {
   TrainingState after = {study_->training, study_->trainingCrs, study_->legend, 0};
   std::erase_if(after.areas, [&](const TrainingArea& a) { return a.code == code; });
   std::erase_if(after.legend.classes, [&](const LegendClass& one) { return one.code == code; });
-  pushTraining(after, QString("Remove the class %1").arg(q(c->name)));
+  pushTraining(after, txt("Remove the class %1").arg(q(c->name)));
 }
 
 void Workbench::pushTraining(TrainingState after, const QString& what) {
@@ -569,7 +573,7 @@ Picture Workbench::pictureOf(const QString& id) const {
     }
     std::array<size_t, 3> bands{};
     for (size_t i = 0; i < 3; ++i) bands[i] = static_cast<size_t>(s->scene.bandOf(can[0].roles[i]));
-    return compositePicture(s->id, s->scene, bands, q(can[0].title));
+    return compositePicture(s->id, s->scene, bands, txt(can[0].title));
   }
   const auto* p = study_->product(id.toStdString());
   if (p != nullptr && p->kind == ProductKind::Scene)

@@ -75,8 +75,10 @@ class Workbench : public QObject {
   Json place(const std::string& key) const;
 
   /// A background job of any kind, with its troubles told.
+  /// `does` tells it from others: the
+  /// same is not begun twice.
   void background(const QString& title, std::function<void(const Progress&)> work,
-                  std::function<void()> done);
+                  std::function<void()> done, const QString& does = {});
 
   /// The scene or product as a picture; empty when it is none.
   Picture pictureOf(const QString& id) const;

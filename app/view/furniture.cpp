@@ -50,7 +50,7 @@ void paintScaleBar(QPainter& p, QPointF at, double most, const std::string& crs,
       break;
     }
   const double w = length / perPixel;
-  const QString text = unit <= 0        ? compact(length) + " pixels"
+  const QString text = unit <= 0        ? txt("%1 pixels").arg(compact(length))
                        : length >= 1000 ? QString::number(length / 1000) + " km"
                                         : QString::number(length) + " m";
   p.setFont(font);
@@ -116,7 +116,7 @@ std::vector<KeyLine> linesOf(const Picture& picture, const Stretch* stretch) {
   const auto& edges = stretch->edges;
   for (size_t i = edges.size() - 1; i > 0; --i)
     lines.push_back({QColor(colourOf(ramp(picture.ramp), *stretch, (edges[i - 1] + edges[i]) / 2)),
-                     compact(edges[i - 1]) + " to " + compact(edges[i]), 0, false});
+                     txt("%1 to %2").arg(compact(edges[i - 1]), compact(edges[i])), 0, false});
   return lines;
 }
 

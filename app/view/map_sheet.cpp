@@ -234,9 +234,11 @@ void paintColumn(QPainter& p, const MapSheet& sheet, const Stretch& stretch, con
   }
   // From below: the source stands where the map ends.
   const QStringList source{
-      sheet.source.isEmpty() ? QString() : "Source: " + sheet.source,
-      placed ? "System: " + q(crsTitle(sheet.crs)) : QString(),
-      "Made " + QDate::currentDate().toString("d MMM yyyy") + " with Zany Patch", sheet.credit};
+      sheet.source.isEmpty() ? QString() : txt("Source: %1").arg(sheet.source),
+      placed ? txt("System: %1").arg(q(crsTitle(sheet.crs))) : QString(),
+      txt("Made %1 with %2")
+          .arg(niceDate(QDate::currentDate().toString(Qt::ISODate).toStdString()), "Zany Patch"),
+      sheet.credit};
   p.setFont(paperText(8));
   double tall = 0;
   for (const auto& line : source)
@@ -292,7 +294,7 @@ void paintSheet(QPainter& p, const MapSheet& sheet, const QSizeF& paper) {
 }  // namespace
 
 QStringList sheetPapers() {
-  return {"A4 landscape", "A4 portrait", "A3 landscape", "A3 portrait"};
+  return {words("A4 landscape"), words("A4 portrait"), words("A3 landscape"), words("A3 portrait")};
 }
 
 void writeMapSheet(const MapSheet& sheet, const QString& paper, const QString& file) {
@@ -324,7 +326,7 @@ void writeMapSheet(const MapSheet& sheet, const QString& paper, const QString& f
     written = image.save(temporary, "PNG");
   }
   if (!written)
-    throw Error("“" + file.toStdString() + "” could not be written; choose another folder.");
+    throw Error("“{}” could not be written; choose another folder.", file.toStdString());
   outputs.commit();
 }
 

@@ -15,7 +15,7 @@ MapView::MapView(TileStore& tiles, QWidget* parent) : QWidget(parent), tiles_(ti
   setMinimumSize(160, 120);
   setAttribute(Qt::WA_OpaquePaintEvent);
   setObjectName("view");
-  setAccessibleName("View");
+  setAccessibleName(txt("View"));
   // Tiles that arrive together are painted together, which leaves their painters the time.
   auto* soon = new QTimer(this);
   soon->setSingleShot(true);
@@ -429,8 +429,9 @@ void MapView::paintDrawing(QPainter& p) {
   p.setPen(Qt::NoPen);
   for (const auto& c : line) p.drawRect(QRectF(c.x() - 3.5, c.y() - 3.5, 7, 7));
   const QString hint =
-      drawing_.size() < 3 ? "Click around the area. Esc stops."
-                          : "Double-click or Enter closes the area. Backspace takes a corner back.";
+      drawing_.size() < 3
+          ? txt("Click around the area. Esc stops.")
+          : txt("Double-click or Enter closes the area. Backspace takes a corner back.");
   p.setFont(textFont(9.5));
   const QRectF box = QRectF(p.fontMetrics().boundingRect(hint)).adjusted(-10, -6, 10, 6);
   const QRectF at(12, height() - 84, box.width(), box.height());

@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "base/error.h"
+#include "look/words.h"
 
 namespace zp {
 
@@ -134,7 +135,7 @@ void TileStore::work(std::stop_token stop) {
           },
           Qt::QueuedConnection);
     } catch (const std::exception& e) {
-      const QString sentence = QString::fromUtf8(e.what());
+      const QString sentence = sentenceOf(e);
       {
         const std::lock_guard lock(mutex_);
         unreadable_.insert(key);

@@ -122,8 +122,7 @@ LabelsFile readLabels(const std::filesystem::path& file) {
   try {
     return {labellingFrom(json), json.value("crs", "")};
   } catch (const Json::exception&) {
-    throw Error(fmt::format("The labels in “{}” are not complete; take a copy from before.",
-                            file.string()));
+    throw Error("The labels in “{}” are not complete; take a copy from before.", file.string());
   }
 }
 

@@ -32,10 +32,10 @@ StratifiedEstimate stratifiedEstimate(const ConfusionMatrix& m,
     const bool sampled =
         at != m.codes.end() && m.rowTotal(static_cast<size_t>(at - m.codes.begin())) > 1;
     if (area > 0 && !sampled)
-      throw Error(fmt::format(
+      throw Error(
           "Class {} is on the map but has fewer than two points; draw points in every class "
           "before weighting by area.",
-          code));
+          code);
   }
   for (size_t i = 0; i < k; ++i) {
     const auto area = mappedArea.find(m.codes[i]);
@@ -43,9 +43,9 @@ StratifiedEstimate stratifiedEstimate(const ConfusionMatrix& m,
     weight[i] = area == mappedArea.end() ? 0 : area->second / whole;
     if (n[i] > 0 && weight[i] == 0)
       throw Error(
-          fmt::format("There are points mapped as class {}, but the map has no such class; use "
-                      "the map the points were drawn on.",
-                      m.codes[i]));
+          "There are points mapped as class {}, but the map has no such class; use "
+          "the map the points were drawn on.",
+          m.codes[i]);
   }
   const auto p = [&](size_t i, size_t j) {
     return n[i] > 0 ? static_cast<double>(m.counts[i][j]) / n[i] : 0;

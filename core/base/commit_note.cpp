@@ -58,13 +58,20 @@ void writeDown(const fs::path& file, const std::string& text) {
     if (!out) {
       std::error_code ignored;
       fs::remove(part, ignored);
-      throw Error(fmt::format("“{}” could not be written; check the space on the disk.",
-                              folderOf(file).string()));
+      throw Error("“{}” could not be written; check the space on the disk.",
+                  folderOf(file).string());
     }
   }
   flushToDisk(part);
   fs::rename(part, file);
   flushToDisk(folderOf(file));
+}
+
+/// The one name of a folder, however it was written.
+fs::path wholeFolder(const fs::path& folder) {
+  std::error_code ec;
+  const fs::path whole = fs::canonical(folder, ec);
+  return ec ? folder : whole;
 }
 
 /// The note that a pointer leads to; empty when it is none.
@@ -131,19 +138,9 @@ void flushToDisk(const fs::path& file) {
   const int why = errno;
   close(fd);
   if (failed)
-    throw Error(
-        fmt::format("“{}” could not be written to the disk ({}); free some space and try again.",
-                    file.filename().string(), std::strerror(why)));
+    throw Error("“{}” could not be written to the disk ({}); free some space and try again.",
+                file.filename().string(), std::strerror(why));
 }
-
-namespace {
-/// The one name of a folder, however it was written.
-fs::path wholeFolder(const fs::path& folder) {
-  std::error_code ec;
-  const fs::path whole = fs::canonical(folder, ec);
-  return ec ? folder : whole;
-}
-}  // namespace
 
 std::error_code carryOut(const std::vector<FileMove>& moves) {
   std::error_code ec;

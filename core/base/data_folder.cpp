@@ -21,7 +21,7 @@ fs::path dataFile(const std::string& name) {
   folders.emplace_back(ZP_INSTALLED_DATA);
   for (const auto& folder : folders)
     if (fs::exists(folder / name, ec)) return folder / name;
-  throw Error(fmt::format("The data file “{}” is missing; install Zany Patch again.", name));
+  throw Error("The data file “{}” is missing; install Zany Patch again.", name);
 }
 
 fs::path ownFile(const std::string& name) {

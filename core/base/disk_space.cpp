@@ -16,26 +16,25 @@ std::string mebibytes(std::uintmax_t bytes) {
 }
 }  // namespace
 
-std::string notWritten(const std::string& what, const std::filesystem::path& file,
-                       const std::string& detail) {
+Sentence notWritten(const Sentence& what, const std::filesystem::path& file,
+                    const std::string& detail) {
   std::error_code ec;
   const auto space = std::filesystem::space(std::filesystem::absolute(file).parent_path(), ec);
   if (!ec && space.available < kFull)
-    return fmt::format(
+    return Sentence(
         "{} could not be written: the disk of “{}” is full; free some space and try "
         "again.",
         what, file.parent_path().string());
-  return fmt::format("{} could not be written ({}); free some space on the disk and try again.",
-                     what, detail);
+  return Sentence("{} could not be written ({}); free some space on the disk and try again.", what,
+                  detail);
 }
 
-void requireRoom(const std::string& what, std::uintmax_t bytes,
-                 const std::filesystem::path& folder) {
+void requireRoom(const Sentence& what, std::uintmax_t bytes, const std::filesystem::path& folder) {
   std::error_code ec;
   const auto space = std::filesystem::space(folder, ec);
   if (!ec && space.available < bytes + kForTheStudy)
-    throw Error(fmt::format("{} takes {} and {} are free in “{}”; free some space and try again.",
-                            what, mebibytes(bytes), mebibytes(space.available), folder.string()));
+    throw Error("{} takes {} and {} are free in “{}”; free some space and try again.", what,
+                mebibytes(bytes), mebibytes(space.available), folder.string());
 }
 
 }  // namespace zp

@@ -42,16 +42,15 @@ class TreeBuilder : public nlohmann::json_sax<Json> {
   bool key(string_t& v) override {
     if (open_.back()->size() >= kMostKeys)
       throw Error(
-          fmt::format("“{}” holds more than {} keys in one object; it is not one of our "
-                      "files.",
-                      name_, kMostKeys));
+          "“{}” holds more than {} keys in one object; it is not one of our "
+          "files.",
+          name_, kMostKeys);
     key_ = std::move(v);
     return true;
   }
   bool parse_error(size_t at, const std::string&, const nlohmann::detail::exception& e) override {
     if (dynamic_cast<const Json::parse_error*>(&e) == nullptr)
-      throw Error(fmt::format(
-          "“{}” holds a number that is too large; mend it or choose another file.", name_));
+      throw Error("“{}” holds a number that is too large; mend it or choose another file.", name_);
     wrongAt_ = at;
     return false;
   }
@@ -77,8 +76,8 @@ class TreeBuilder : public nlohmann::json_sax<Json> {
   }
   bool open(Json&& v) {
     if (open_.size() >= kDepth)
-      throw Error(fmt::format("“{}” is nested deeper than {} levels; it is not one of our files.",
-                              name_, kDepth));
+      throw Error("“{}” is nested deeper than {} levels; it is not one of our files.", name_,
+                  kDepth);
     open_.push_back(put(std::move(v)));
     return true;
   }
@@ -92,8 +91,7 @@ class TreeBuilder : public nlohmann::json_sax<Json> {
     std::sort(keys.begin(), keys.end(), [](const auto* a, const auto* b) { return *a < *b; });
     for (size_t i = 1; i < keys.size(); ++i)
       if (*keys[i] == *keys[i - 1])
-        throw Error(fmt::format("“{}” holds the key “{}” twice in one object; mend it first.",
-                                name_, *keys[i]));
+        throw Error("“{}” holds the key “{}” twice in one object; mend it first.", name_, *keys[i]);
   }
 
   std::string name_, key_;
@@ -112,9 +110,8 @@ Json parseJson(const std::string& text, const std::string& name) {
   const auto line = 1 + std::count(before.begin(), before.end(), '\n');
   const size_t start = before.rfind('\n');
   const size_t column = before.size() - (start == std::string::npos ? 0 : start + 1) + 1;
-  throw Error(
-      fmt::format("“{}” is not valid JSON at line {}, column {}; mend it or choose another file.",
-                  name, line, column));
+  throw Error("“{}” is not valid JSON at line {}, column {}; mend it or choose another file.", name,
+              line, column);
 }
 
 Json readJson(const std::filesystem::path& file, const std::string& format, int version,
@@ -122,27 +119,27 @@ Json readJson(const std::filesystem::path& file, const std::string& format, int 
   std::error_code ec;
   const auto size = std::filesystem::file_size(file, ec);
   if (ec || !std::filesystem::is_regular_file(file, ec))
-    throw Error(fmt::format("“{}” cannot be read; check the name.", file.string()));
+    throw Error("“{}” cannot be read; check the name.", file.string());
   if (size > maxBytes)
-    throw Error(fmt::format("“{}” is larger than {} MiB; it is not one of our files.",
-                            file.string(), maxBytes >> 20));
+    throw Error("“{}” is larger than {} MiB; it is not one of our files.", file.string(),
+                maxBytes >> 20);
   std::ifstream in(file, std::ios::binary);
   std::stringstream text;
   text << in.rdbuf();
   Json json = parseJson(text.str(), file.string());
   if (format.empty()) return json;
   if (!json.is_object() || !json.contains("format") || json["format"] != format)
-    throw Error(fmt::format("“{}” is not a {} file; choose another.", file.string(), format));
+    throw Error("“{}” is not a {} file; choose another.", file.string(), format);
   if (!json.contains("version") || !json["version"].is_number_integer())
     throw Error(
-        fmt::format("“{}” does not say which version of its format it is; take a copy "
-                    "from before.",
-                    file.string()));
+        "“{}” does not say which version of its format it is; take a copy "
+        "from before.",
+        file.string());
   if (json["version"] > version)
     throw Error(
-        fmt::format("“{}” was written by a newer Zany Patch (version {} of its format); "
-                    "open it there.",
-                    file.string(), json["version"].dump()));
+        "“{}” was written by a newer Zany Patch (version {} of its format); "
+        "open it there.",
+        file.string(), json["version"].dump());
   return json;
 }
 
@@ -162,6 +159,17 @@ Json numbers(const std::vector<double>& values) {
 
 double numberFrom(const Json& json) {
   return json.is_null() ? std::numeric_limits<double>::quiet_NaN() : json.get<double>();
+}
+
+Json toJson(const Sentence& s) {
+  if (s.values().empty()) return s.pattern();
+  return {{"sentence", s.pattern()}, {"values", s.values()}};
+}
+
+Sentence sentenceFrom(const Json& json) {
+  if (json.is_string()) return Sentence(json.get<std::string>());
+  return Sentence::kept(json.at("sentence").get<std::string>(),
+                        json.at("values").get<std::vector<std::string>>());
 }
 
 }  // namespace zp

@@ -4,6 +4,8 @@
 #include <string>
 #include <vector>
 
+#include "base/sentence.h"
+
 namespace zp {
 
 /// JSON that keeps the order in which keys were written.
@@ -17,6 +19,11 @@ Json readJson(const std::filesystem::path& file, const std::string& format = "",
 
 /// The same for text that is already in memory; `name` stands in messages.
 Json parseJson(const std::string& text, const std::string& name);
+
+/// A sentence so that it can still be said in another language.
+Json toJson(const Sentence& sentence);
+/// And back. Error of the library: not such.
+Sentence sentenceFrom(const Json& json);
 
 /// Writes in one step, with two-space indentation.
 void writeJson(const std::filesystem::path& file, const Json& json);

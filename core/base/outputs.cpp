@@ -19,8 +19,14 @@ std::vector<fs::path> companionsOf(const fs::path& file) {
 }
 
 Error notInPlace(const fs::path& target, const std::error_code& why) {
-  return Error(fmt::format("“{}” could not be put in place ({}); check the folder and try again.",
-                           target.string(), why.message()));
+  return Error("“{}” could not be put in place ({}); check the folder and try again.",
+               target.string(), why.message());
+}
+
+void removeBackups(const std::vector<FileMove>& back) {
+  std::error_code ignored;
+  for (const auto& b : back)
+    if (!b.from.empty()) fs::remove(b.from, ignored);
 }
 
 /// What stands at the targets now, under other names, and the way back to it.
@@ -37,8 +43,7 @@ std::vector<FileMove> keepBackups(const std::vector<FileMove>& moves) {
     if (ec) fs::copy_file(m.to, backup, ec);  // a disk without links
     back.push_back({backup, m.to});
     if (ec) {
-      for (const auto& b : back)
-        if (!b.from.empty()) fs::remove(b.from, ec);
+      removeBackups(back);
       throw notInPlace(m.to, ec);
     }
   }
@@ -49,17 +54,12 @@ std::vector<FileMove> keepBackups(const std::vector<FileMove>& moves) {
 /// back.
 void commitTogether(const std::vector<FileMove>& moves) {
   const auto back = keepBackups(moves);
-  const auto forget = [&] {
-    std::error_code ignored;
-    for (const auto& b : back)
-      if (!b.from.empty()) fs::remove(b.from, ignored);
-  };
   const CommitNote note(moves);
   try {
     note.write(moves);
   } catch (...) {
     note.remove();
-    forget();
+    removeBackups(back);
     throw;
   }
   const auto failed = carryOut(moves);
@@ -68,7 +68,7 @@ void commitTogether(const std::vector<FileMove>& moves) {
     if (carryOut(back)) throw notInPlace(moves[0].to, failed);  // the next run goes on with it
   }
   note.remove();
-  forget();
+  removeBackups(back);
   if (failed) throw notInPlace(moves[0].to, failed);
 }
 
@@ -88,25 +88,22 @@ fs::path Outputs::add(const fs::path& target, const std::vector<fs::path>& input
   std::error_code ec;
   if (target.filename().empty()) throw Error("The output needs a file name.");
   if (!fs::is_directory(folder, ec))
-    throw Error(fmt::format("The folder “{}” does not exist; make it first.", folder.string()));
+    throw Error("The folder “{}” does not exist; make it first.", folder.string());
   for (const auto& in : inputs)
     if (fs::equivalent(in, target, ec))
-      throw Error(fmt::format("“{}” is an input too; name another output file.", target.string()));
+      throw Error("“{}” is an input too; name another output file.", target.string());
   for (const auto& f : files_)
     if (fs::weakly_canonical(f.target) == fs::weakly_canonical(target))
-      throw Error(fmt::format("“{}” is named twice as an output; give each its own name.",
-                              target.string()));
+      throw Error("“{}” is named twice as an output; give each its own name.", target.string());
   if (access(folder.c_str(), W_OK | X_OK) != 0)
-    throw Error(
-        fmt::format("The folder “{}” is read-only; choose one you may write to.", folder.string()));
+    throw Error("The folder “{}” is read-only; choose one you may write to.", folder.string());
   sweep(folder);
-  if (fs::is_directory(target, ec))
-    throw Error(fmt::format("“{}” is a folder; name a file.", target.string()));
+  if (fs::is_directory(target, ec)) throw Error("“{}” is a folder; name a file.", target.string());
   if (fs::exists(target, ec) && !replace_)
     throw Error(
-        fmt::format("“{}” exists already; name another file or allow it to be replaced "
-                    "(--replace).",
-                    target.string()));
+        "“{}” exists already; name another file or allow it to be replaced "
+        "(--replace).",
+        target.string());
   files_.push_back({target, temporaryFor(target)});
   return files_.back().temporary;
 }
@@ -157,8 +154,8 @@ void copyFile(const fs::path& file, const fs::path& target) {
   for (size_t i = 0; i < from.size() && !ec; ++i)
     if (fs::exists(from[i])) fs::copy_file(from[i], to[i], ec);
   if (ec)
-    throw Error(fmt::format("“{}” could not be copied to “{}” ({}); check the space on the disk.",
-                            file.filename().string(), target.string(), ec.message()));
+    throw Error("“{}” could not be copied to “{}” ({}); check the space on the disk.",
+                file.filename().string(), target.string(), ec.message());
   outputs.commit();
 }
 
@@ -170,8 +167,7 @@ void writeFileAtomically(const fs::path& target, const std::string& text) {
     out.write(text.data(), static_cast<std::streamsize>(text.size()));
     out.close();
     if (!out)
-      throw Error(
-          fmt::format("“{}” could not be written; check the space on the disk.", target.string()));
+      throw Error("“{}” could not be written; check the space on the disk.", target.string());
   }
   outputs.commit();
 }

@@ -10,29 +10,30 @@ namespace fs = std::filesystem;
 namespace zp {
 
 namespace {
-std::vector<std::string>& troubles() {
-  static std::vector<std::string> all;
+std::vector<Sentence>& troubles() {
+  static std::vector<Sentence> all;
   return all;
 }
 }  // namespace
 
-const std::vector<std::string>& ownTroubles() {
+const std::vector<Sentence>& ownTroubles() {
   return troubles();
 }
 
 void takeEntries(const Json& json, const std::string& name, const std::string& list,
                  const std::function<void(const Json&)>& take) {
   if (!json.is_object() || !json.contains(list) || !json[list].is_array())
-    throw Error(fmt::format("“{}” has no list “{}”; mend it or take it away.", name, list));
+    throw Error("“{}” has no list “{}”; mend it or take it away.", name, list);
   size_t n = 0;
   for (const auto& entry : json[list]) {
     ++n;
     try {
       take(entry);
     } catch (const std::exception& e) {
-      const bool ours = dynamic_cast<const Error*>(&e) != nullptr;
-      throw Error(fmt::format("Entry {} of “{}” in “{}” is not right: {}", n, list, name,
-                              ours ? e.what() : "something is missing or of another kind."));
+      const auto* ours = dynamic_cast<const Error*>(&e);
+      throw Error("Entry {} of “{}” in “{}” is not right: {}", n, list, name,
+                  ours != nullptr ? ours->sentence()
+                                  : Sentence("something is missing or of another kind."));
     }
   }
 }
@@ -46,7 +47,7 @@ void readOwnEntries(const std::string& name, const std::string& format, const st
     takeEntries(readJson(file, format), file.string(), list, take);
   } catch (const std::exception& e) {
     fs::rename(file, file.string() + ".damaged", ec);
-    troubles().push_back(fmt::format("{} It is kept as “{}.damaged”.", e.what(), file.string()));
+    troubles().push_back(Sentence("{} It is kept as “{}.damaged”.", saidBy(e), file.string()));
   }
 }
 

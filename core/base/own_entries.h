@@ -14,7 +14,7 @@ void readOwnEntries(const std::string& name, const std::string& format, const st
                     const std::function<void(const Json&)>& take);
 
 /// What was wrong with the user's own files when they were read, a sentence each.
-const std::vector<std::string>& ownTroubles();
+const std::vector<Sentence>& ownTroubles();
 
 /// Hands over each entry of a list in a file of ours. Error: which entry is not as it has to be.
 void takeEntries(const Json& json, const std::string& name, const std::string& list,

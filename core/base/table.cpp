@@ -14,13 +14,13 @@ size_t Table::column(const std::string& name) const {
   const auto at = std::find(columns.begin(), columns.end(), name);
   if (at == columns.end()) {
     constexpr size_t kShown = 10;
-    std::string all = listed(columns);
+    std::string all = listed(columns).text();
     if (columns.size() > kShown)
       all =
           fmt::format("{} and {} more", fmt::join(columns.begin(), columns.begin() + kShown, ", "),
                       columns.size() - kShown);
-    throw Error(fmt::format("There is no column “{}”; the columns are {}.{}", name, all,
-                            didYouMean(name, columns)));
+    throw Error("There is no column “{}”; the columns are {}.{}", name, all,
+                didYouMean(name, columns));
   }
   return static_cast<size_t>(at - columns.begin());
 }

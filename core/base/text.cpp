@@ -121,9 +121,9 @@ std::string nearestName(std::string_view name, const std::vector<std::string>& k
   return best;
 }
 
-std::string didYouMean(std::string_view name, const std::vector<std::string>& known) {
+Sentence didYouMean(std::string_view name, const std::vector<std::string>& known) {
   const std::string near = nearestName(name, known);
-  return near.empty() ? "" : fmt::format(" Did you mean “{}”?", near);
+  return near.empty() ? Sentence("") : Sentence(" Did you mean “{}”?", near);
 }
 
 std::string csvField(std::string_view text, char separator) {
@@ -138,13 +138,20 @@ std::string csvField(std::string_view text, char separator) {
   return out + '"';
 }
 
-std::string listed(const std::vector<std::string>& items) {
-  std::string out;
-  for (size_t i = 0; i < items.size(); ++i) {
-    if (i > 0) out += i + 1 == items.size() ? " and " : ", ";
-    out += items[i];
-  }
-  return out;
+Sentence listed(const std::vector<Sentence>& items) {
+  if (items.empty()) return Sentence("");
+  Sentence all = items[0];
+  for (size_t i = 1; i < items.size(); ++i)
+    all = i + 1 == items.size() ? Sentence("{} and {}", all, items[i])
+                                : Sentence("{}, {}", all, items[i]);
+  return all;
+}
+
+Sentence listed(const std::vector<std::string>& items) {
+  std::vector<Sentence> each;
+  for (const auto& one : items)
+    each.push_back(Sentence("{}", one));  // a name, not to be translated
+  return listed(each);
 }
 
 std::string plainName(std::string_view text) {

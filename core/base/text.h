@@ -4,6 +4,8 @@
 #include <string_view>
 #include <vector>
 
+#include "base/sentence.h"
+
 namespace zp {
 
 /// Shortest form that reads back as the same number; "" for NaN.
@@ -27,7 +29,7 @@ bool naturalLess(std::string_view a, std::string_view b);
 std::string nearestName(std::string_view name, const std::vector<std::string>& known);
 
 /// " Did you mean “x”?" or "".
-std::string didYouMean(std::string_view name, const std::vector<std::string>& known);
+Sentence didYouMean(std::string_view name, const std::vector<std::string>& known);
 
 /// "Dry fields, 2" → "dry-fields-2": lower-case letters and digits with single hyphens.
 std::string plainName(std::string_view text);
@@ -39,6 +41,7 @@ std::string freshName(const std::string& wanted, const std::vector<std::string>&
 std::string csvField(std::string_view text, char separator);
 
 /// The first value, as “a, b and c”.
-std::string listed(const std::vector<std::string>& items);
+Sentence listed(const std::vector<Sentence>& items);
+Sentence listed(const std::vector<std::string>& items);
 
 }  // namespace zp

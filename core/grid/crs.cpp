@@ -46,8 +46,7 @@ std::string crsFrom(const std::string& definition) {
   const std::string text = wkt != nullptr ? wkt : "";
   CPLFree(wkt);
   if (text.empty())
-    throw Error(
-        fmt::format("“{}” is not a known reference system; give it as EPSG:n.", definition));
+    throw Error("“{}” is not a known reference system; give it as EPSG:n.", definition);
   return text;
 }
 
@@ -83,9 +82,8 @@ CrsChange::CrsChange(const std::string& from, const std::string& to) {
   GdalMessages messages;
   change_.reset(OGRCreateCoordinateTransformation(&a, &b));
   if (!change_)
-    throw Error(
-        fmt::format("There is no way from {} to {}; bring the layers into one system first.",
-                    crsTitle(from), crsTitle(to)));
+    throw Error("There is no way from {} to {}; bring the layers into one system first.",
+                crsTitle(from), crsTitle(to));
 }
 
 CrsChange::~CrsChange() = default;

@@ -93,7 +93,7 @@ void requireLocalPath(const std::string& path) {
   const bool scheme =
       colon != std::string::npos && colon > 1 && path.find('/') > colon && !variable;
   if (scheme || path.rfind("/vsi", 0) == 0)
-    throw Error(fmt::format("“{}” is not a local file; copy it to this machine first.", path));
+    throw Error("“{}” is not a local file; copy it to this machine first.", path);
 }
 
 namespace {
@@ -117,8 +117,8 @@ void requirePlainFile(const fs::path& file, int depth) {
     const auto type = fs::status(file.string() + beside, ec).type();
     if (type == fs::file_type::fifo || type == fs::file_type::socket ||
         type == fs::file_type::character)
-      throw Error(fmt::format("“{}{}” is a pipe or a device and no file; save what it gives first.",
-                              file.string(), beside));
+      throw Error("“{}{}” is a pipe or a device and no file; save what it gives first.",
+                  file.string(), beside);
   }
   if (file.extension() != ".vrt" || depth > kDeepestVrt) return;
   const std::unique_ptr<CPLXMLNode, void (*)(CPLXMLNode*)> tree(CPLParseXMLFile(file.c_str()),

@@ -36,9 +36,9 @@ NumberType numberType(GDALDataType t, const std::string& path) {
       return NumberType::Float64;
     default:
       throw Error(
-          fmt::format("“{}” holds complex numbers or a number type that is not supported; "
-                      "convert it to whole or real numbers first.",
-                      path));
+          "“{}” holds complex numbers or a number type that is not supported; "
+          "convert it to whole or real numbers first.",
+          path);
   }
 }
 
@@ -100,7 +100,7 @@ Dataset openRaster(const std::string& path) {
   const Variable v = variableOf(path);
   std::error_code ec;
   if (!std::filesystem::exists(v.file, ec))
-    throw Error(fmt::format("“{}” does not exist; check the name.", v.file));
+    throw Error("“{}” does not exist; check the name.", v.file);
   requirePlainFile(v.file);
   const bool plain = (v.file + v.name).find('"') == std::string::npos;
   const std::string name = v.name.empty() ? path : fmt::format("NETCDF:\"{}\":{}", v.file, v.name);
@@ -110,9 +110,9 @@ Dataset openRaster(const std::string& path) {
         GDALOpenEx(name.c_str(), GDAL_OF_RASTER | GDAL_OF_READONLY, nullptr, nullptr, nullptr)));
   if (!dataset)
     throw Error(
-        fmt::format("“{}” is not a raster that can be read; choose a GeoTIFF or another "
-                    "open raster format.",
-                    path));
+        "“{}” is not a raster that can be read; choose a GeoTIFF or another "
+        "open raster format.",
+        path);
   return dataset;
 }
 
@@ -141,14 +141,14 @@ RasterFile::RasterFile(const std::filesystem::path& path)
   GdalMessages messages;
   dataset_ = openRaster(path.string());
   if (dataset_->GetRasterCount() == 0)
-    throw Error(fmt::format("“{}” has no bands; choose another file.", path.string()));
+    throw Error("“{}” has no bands; choose another file.", path.string());
   grid_.width = dataset_->GetRasterXSize();
   grid_.height = dataset_->GetRasterYSize();
   if (grid_.pixels() > kMostPixels)
     throw Error(
-        fmt::format("“{}” says it has {} x {} pixels, more than can be worked on; cut out a "
-                    "part first.",
-                    path.string(), grid_.width, grid_.height));
+        "“{}” says it has {} x {} pixels, more than can be worked on; cut out a "
+        "part first.",
+        path.string(), grid_.width, grid_.height);
   grid_.georeferenced = dataset_->GetGeoTransform(grid_.transform.data()) == CE_None;
   if (!grid_.georeferenced) grid_.transform = {0, 1, 0, 0, 0, -1};
   const char* wkt = dataset_->GetProjectionRef();
@@ -209,9 +209,9 @@ void RasterFile::rawRead(int band, Window w, void* out, int ow, int oh, int gdal
                                               static_cast<GDALDataType>(gdalType), 0, 0, nullptr);
   if (result != CE_None)
     throw Error(
-        fmt::format("“{}” is damaged or cut short near row {}; copy it again from its "
-                    "source.",
-                    path_.string(), w.y + w.height));
+        "“{}” is damaged or cut short near row {}; copy it again from its "
+        "source.",
+        path_.string(), w.y + w.height);
 }
 
 template <class T>
@@ -224,9 +224,8 @@ void RasterFile::setMasked(int band, Window w, int ow, int oh, T empty, T* out) 
   const CPLErr result = from->RasterIO(GF_Read, w.x, w.y, w.width, w.height, mask.data(), ow, oh,
                                        GDT_Float32, 0, 0, nullptr);
   if (result != CE_None)
-    throw Error(
-        fmt::format("The mask of “{}” is damaged near row {}; copy it again from its source.",
-                    path_.string(), w.y + w.height));
+    throw Error("The mask of “{}” is damaged near row {}; copy it again from its source.",
+                path_.string(), w.y + w.height);
   for (size_t i = 0; i < mask.size(); ++i)
     if (mask[i] == 0) out[i] = empty;
 }
@@ -322,8 +321,7 @@ void RasterFile::readCodes(int band, Window w, uint16_t* out, int ow, int oh) co
   const size_t n = static_cast<size_t>(ow) * static_cast<size_t>(oh);
   const auto& f = facts(band);
   if (f.scale != 1 || f.offset != 0)
-    throw Error(fmt::format("“{}” holds scaled values and no class codes; choose a class map.",
-                            path_.string()));
+    throw Error("“{}” holds scaled values and no class codes; choose a class map.", path_.string());
   if (f.type == NumberType::Byte || f.type == NumberType::UInt16) {
     rawRead(band, w, out, ow, oh, GDT_UInt16);
     if (f.nodata && *f.nodata != 0)
@@ -339,9 +337,9 @@ void RasterFile::readCodes(int band, Window w, uint16_t* out, int ow, int oh) co
     if (std::isnan(v) || v == 0 || (f.nodata && v == *f.nodata)) continue;
     if (v < 1 || v > 65535 || v != std::floor(v))
       throw Error(
-          fmt::format("“{}” holds {}, which is no class code (a whole number from 1 to "
-                      "65535); choose a class map.",
-                      path_.string(), v));
+          "“{}” holds {}, which is no class code (a whole number from 1 to "
+          "65535); choose a class map.",
+          path_.string(), v);
     out[i] = static_cast<uint16_t>(v);
   }
   setMasked(band, w, ow, oh, uint16_t{0}, out);

@@ -83,8 +83,8 @@ RasterWriter::RasterWriter(const std::filesystem::path& temporary, RasterSpec sp
                                 static_cast<int>(spec_.bands.size()), gdalType(spec_.type),
                                 options.List()));
   if (!dataset_)
-    throw Error(fmt::format("No file can be written in “{}” ({}); choose another folder.",
-                            path_.parent_path().string(), messages.last()));
+    throw Error("No file can be written in “{}” ({}); choose another folder.",
+                path_.parent_path().string(), messages.last());
   if (spec_.grid.georeferenced) dataset_->SetGeoTransform(spec_.grid.transform.data());
   if (!spec_.grid.crs.empty()) dataset_->SetProjection(spec_.grid.crs.c_str());
   for (const auto& [key, value] : spec_.metadata)
@@ -101,7 +101,7 @@ void RasterWriter::rawWrite(int band, Window w, void* data, int type) {
       GF_Write, w.x, w.y, w.width, w.height, data, w.width, w.height,
       static_cast<GDALDataType>(type), 0, 0, nullptr);
   if (result != CE_None || messages.failed())
-    throw Error(notWritten("The result", path_, messages.last()));
+    throw Error(notWritten(Sentence("The result"), path_, messages.last()));
 }
 
 void RasterWriter::write(int band, Window w, std::vector<float>& values) {
@@ -125,7 +125,7 @@ void RasterWriter::finish() {
     GdalMessages messages;
     dataset_->FlushCache(true);
     dataset_.reset();
-    if (messages.failed()) throw Error(notWritten("The result", path_, messages.last()));
+    if (messages.failed()) throw Error(notWritten(Sentence("The result"), path_, messages.last()));
   }
   try {
     const RasterFile check(path_);  // reads the last pixel

@@ -36,13 +36,13 @@ void buildBeside(GDALDataset& source, const fs::path& vrt, const Progress& progr
   {
     const Dataset made(driver->CreateCopy(vrt.c_str(), &source, FALSE, nullptr, nullptr, nullptr),
                        &closeDataset);
-    if (!made) throw Error(notWritten("A reduced copy", vrt, messages.last()));
+    if (!made) throw Error(notWritten(Sentence("A reduced copy"), vrt, messages.last()));
   }
   const Dataset copy(
       static_cast<GDALDataset*>(
           GDALOpenEx(vrt.c_str(), GDAL_OF_RASTER | GDAL_OF_READONLY, nullptr, nullptr, nullptr)),
       &closeDataset);
-  if (!copy) throw Error(notWritten("A reduced copy", vrt, messages.last()));
+  if (!copy) throw Error(notWritten(Sentence("A reduced copy"), vrt, messages.last()));
   std::vector<int> levels;
   const int longest = std::max(copy->GetRasterXSize(), copy->GetRasterYSize());
   for (int f = 4; f == 4 || longest / f >= 256; f *= 2) levels.push_back(f);
@@ -51,7 +51,7 @@ void buildBeside(GDALDataset& source, const fs::path& vrt, const Progress& progr
                            &report, const_cast<Progress*>(&progress));
   progress.check();
   if (result != CE_None || messages.failed())
-    throw Error(notWritten("A reduced copy", vrt, messages.last()));
+    throw Error(notWritten(Sentence("A reduced copy"), vrt, messages.last()));
 }
 
 }  // namespace

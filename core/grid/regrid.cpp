@@ -169,8 +169,7 @@ void resample(const float* from, const Grid& fromGrid, float* to, const Grid& to
   GDALWarpOperation operation;
   if (operation.Initialize(o.get()) != CE_None ||
       operation.ChunkAndWarpImage(0, 0, toGrid.width, toGrid.height) != CE_None)
-    throw Error(
-        fmt::format("A layer cannot be brought onto the other grid ({}).", messages.last()));
+    throw Error("A layer cannot be brought onto the other grid ({}).", messages.last());
 }
 
 bool canBringTogether(const Grid& a, const Grid& b) {

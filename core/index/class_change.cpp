@@ -191,7 +191,7 @@ ClassChange classChange(const std::filesystem::path& earlier, const std::filesys
   if (change.pixels == 0)
     throw Error("No pixel has a class in both maps; choose maps of one place.");
   if (code != 0 && std::find(change.codes.begin(), change.codes.end(), code) == change.codes.end())
-    throw Error(fmt::format("Neither map has a class {}; choose one that they have.", code));
+    throw Error("Neither map has a class {}; choose one that they have.", code);
   if (temporary.empty()) return change;
   std::map<Pair, uint16_t> codes;
   const Legend legend = changeLegend(change, bothLegends({earlier, later}), code, codes);

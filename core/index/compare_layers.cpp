@@ -33,34 +33,34 @@ void explainScale(LayerComparison& c, double spread) {
     for (const double factor : {power, 1 / power})
       if (near(c.gain, factor, 0.05))
         c.reasons.push_back(
-            fmt::format("Scale: theirs is {} times ours; it may be stored as scaled "
-                        "whole numbers.",
-                        shortest(factor)));
+            Sentence("Scale: theirs is {} times ours; it may be stored as scaled "
+                     "whole numbers.",
+                     shortest(factor)));
   if (c.correlation < 0)
-    c.reasons.push_back("Sign: theirs falls where ours rises; the bands may be swapped.");
+    c.reasons.push_back(Sentence("Sign: theirs falls where ours rises; the bands may be swapped."));
   if (near(c.gain, 1, 0.02) && std::abs(c.offset) > 0.05 * spread)
     c.reasons.push_back(
-        fmt::format("Offset: theirs is ours plus {:.4g}; an offset may have been left out on one "
-                    "side.",
-                    c.offset));
+        Sentence("Offset: theirs is ours plus {:.4g}; an offset may have been left out on one "
+                 "side.",
+                 c.offset));
   else if (c.reasons.empty() && !near(c.gain, 1, 0.02))
     c.reasons.push_back(
-        fmt::format("Gain: theirs is {:.4g} times ours plus {:.4g}; another formula, "
-                    "state of values or correction.",
-                    c.gain, c.offset));
+        Sentence("Gain: theirs is {:.4g} times ours plus {:.4g}; another formula, "
+                 "state of values or correction.",
+                 c.gain, c.offset));
 }
 
 void explainPlace(LayerComparison& c, const Scene& ours, const Scene& theirs) {
   try {
     const Shift s = measureShift({&theirs, 0}, {&ours, 0});
     if (s.certainty > 0.15 && std::hypot(s.columns, s.rows) > 0.15)
-      c.reasons.push_back(fmt::format(
+      c.reasons.push_back(Sentence(
           "Shift: theirs lies {:.2f} pixels right and {:.2f} down of ours.", s.columns, s.rows));
   } catch (const Error&) {
     // Too small or too unlike to tell.
   }
   if (!ours.grid.sameAs(theirs.grid))
-    c.reasons.push_back("Grid: theirs lies on another grid and was brought onto ours.");
+    c.reasons.push_back(Sentence("Grid: theirs lies on another grid and was brought onto ours."));
 }
 
 }  // namespace
@@ -116,9 +116,9 @@ LayerComparison compareLayers(const Scene& ours, const Scene& theirs,
   const double common = n, alone = static_cast<double>(c.onlyOurs + c.onlyTheirs);
   if (alone > 0.001 * common)
     c.reasons.push_back(
-        fmt::format("No data: {} pixels have a value in ours alone, {} in theirs "
-                    "alone; masks or no-data values differ.",
-                    c.onlyOurs, c.onlyTheirs));
+        Sentence("No data: {} pixels have a value in ours alone, {} in theirs "
+                 "alone; masks or no-data values differ.",
+                 c.onlyOurs, c.onlyTheirs));
   progress.at(1);
   return c;
 }
@@ -131,7 +131,8 @@ Json toJson(const LayerComparison& c) {
   j["offset"] = number(c.offset);
   j["only_ours"] = c.onlyOurs;
   j["only_theirs"] = c.onlyTheirs;
-  j["reasons"] = c.reasons;
+  j["reasons"] = Json::array();
+  for (const auto& r : c.reasons) j["reasons"].push_back(toJson(r));
   return j;
 }
 

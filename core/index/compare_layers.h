@@ -14,8 +14,8 @@ struct LayerComparison {
   Statistics difference;                // ours − theirs, where both have a value
   size_t onlyOurs = 0, onlyTheirs = 0;  // pixels with a value in one alone
   double rootMeanSquare = 0, correlation = 0;
-  double gain = 1, offset = 0;       // theirs ≈ gain × ours + offset, by least squares
-  std::vector<std::string> reasons;  // likely ones, most telling first
+  double gain = 1, offset = 0;    // theirs ≈ gain × ours + offset, by least squares
+  std::vector<Sentence> reasons;  // likely ones, most telling first
 };
 
 /// On the grid of ours; theirs is brought over. Writes the difference to `temporary` (Float32)

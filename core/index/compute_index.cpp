@@ -131,8 +131,7 @@ Statistics computeIndex(const Scope& scope, const Formula& formula, const std::s
   if (inside != nullptr) {
     mask.emplace(inside->shapes, scope.grid);
     if (!mask->any())
-      throw Error(
-          fmt::format("“{}” lies outside the scene; choose another outline.", inside->name));
+      throw Error("“{}” lies outside the scene; choose another outline.", inside->name);
   }
   RasterWriter writer(temporary, indexSpec(scope.grid, name, formula));
   Statistics total;

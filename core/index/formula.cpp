@@ -8,6 +8,7 @@
 #include <utility>
 
 #include "base/text.h"
+#include "base/words.h"
 
 namespace zp {
 namespace {
@@ -117,22 +118,22 @@ class Parser {
 
   Formula run() {
     if (token_.kind == Token::End)
-      throw FormulaError(0, 0,
-                         "The formula is empty; write one, such as (nir - red) / (nir + red).");
+      throw FormulaError(
+          0, 0, Sentence("The formula is empty; write one, such as (nir - red) / (nir + red)."));
     expression();
     if (token_.kind != Token::End) {
-      if (token_.text == ")") fail("This closing parenthesis has no opening one.");
+      if (token_.text == ")") fail(Sentence("This closing parenthesis has no opening one."));
       if (token_.kind == Token::Name && !isWord(token_.text) && out_.steps.size() == 1 &&
           functionNamed(lowered(token_.text)) == nullptr)
-        fail(fmt::format("There is a sign missing before “{}”.", token_.text));
-      fail(fmt::format("“{}” does not belong here; is a sign missing before it?", token_.text));
+        fail(Sentence("There is a sign missing before “{}”.", token_.text));
+      fail(Sentence("“{}” does not belong here; is a sign missing before it?", token_.text));
     }
     numberWindows();
     return std::move(out_);
   }
 
  private:
-  [[noreturn]] void fail(const std::string& sentence, const std::string& suggestion = "") const {
+  [[noreturn]] void fail(const Sentence& sentence, const std::string& suggestion = "") const {
     throw FormulaError(token_.at, token_.text.size(), sentence, suggestion);
   }
 
@@ -145,7 +146,7 @@ class Parser {
     return true;
   }
 
-  void expect(const char* text, const char* sentence) {
+  void expect(const char* text, const Sentence& sentence) {
     if (!accept(text)) fail(sentence);
   }
 
@@ -160,9 +161,9 @@ class Parser {
     explicit Level(Parser& p) : parser(p) {
       if (++parser.level_ > kDeepest)
         parser.fail(
-            fmt::format("The formula is nested deeper than {} levels here; split it into "
-                        "several.",
-                        kDeepest));
+            Sentence("The formula is nested deeper than {} levels here; split it into "
+                     "several.",
+                     kDeepest));
     }
     ~Level() { --parser.level_; }
     Parser& parser;
@@ -172,9 +173,9 @@ class Parser {
     const Level level(*this);
     if (accept("when")) {
       expression();
-      expect("then", "“when” needs a “then” here.");
+      expect("then", Sentence("“when” needs a “then” here."));
       expression();
-      expect("else", "“when … then …” needs an “else” here.");
+      expect("else", Sentence("“when … then …” needs an “else” here."));
       expression();
       return emit(FormulaOp::Choose, 3);
     }
@@ -208,7 +209,7 @@ class Parser {
       sum();
       emit(op, 2);
       for (const auto& [next, unused] : kSigns)
-        if (at(next)) fail("Comparisons are not chained; join two of them with “and”.");
+        if (at(next)) fail(Sentence("Comparisons are not chained; join two of them with “and”."));
       return;
     }
   }
@@ -251,18 +252,19 @@ class Parser {
   void primary() {
     if (token_.kind == Token::Number) {
       if (!std::isfinite(token_.value) || std::abs(token_.value) > 3e38)
-        fail("This number is too large.");
+        fail(Sentence("This number is too large."));
       emit(FormulaOp::Constant, 0, 0, static_cast<float>(token_.value));
       return advance();
     }
     if (accept("(")) {
       expression();
-      return expect(")", "A closing parenthesis is missing here.");
+      return expect(")", Sentence("A closing parenthesis is missing here."));
     }
     if (token_.kind == Token::Name && !isWord(token_.text)) return named();
-    if (token_.kind == Token::End) fail("The formula ends too early; something is missing here.");
-    fail(fmt::format("“{}” does not belong here; a role, a number or a parenthesis does.",
-                     token_.text));
+    if (token_.kind == Token::End)
+      fail(Sentence("The formula ends too early; something is missing here."));
+    fail(Sentence("“{}” does not belong here; a role, a number or a parenthesis does.",
+                  token_.text));
   }
 
   void named() {
@@ -284,27 +286,27 @@ class Parser {
   }
 
   void call(const Function& f, const Token& name) {
-    expect("(", "A function is followed by its values in parentheses.");
+    expect("(", Sentence("A function is followed by its values in parentheses."));
     size_t count = 0;
     do {
       expression();
       ++count;
       if (count > 1 && f.most > 2) emit(f.op, 2);
     } while (accept(","));
-    expect(")", "A closing parenthesis is missing here.");
+    expect(")", Sentence("A closing parenthesis is missing here."));
     if (count < f.fewest || count > f.most) {
-      const std::string wants = f.fewest == f.most ? fmt::format("{}", f.fewest)
-                                                   : fmt::format("{} to {}", f.fewest, f.most);
+      const Sentence wants = f.fewest != f.most ? Sentence("{} to {} values", f.fewest, f.most)
+                             : f.most == 1      ? Sentence("1 value")
+                                                : Sentence("{} values", f.most);
       throw FormulaError(name.at, name.text.size(),
-                         fmt::format("“{}” takes {} value{}, not {}.", name.text, wants,
-                                     f.most == 1 ? "" : "s", count));
+                         Sentence("“{}” takes {}, not {}.", name.text, wants, count));
     }
     if (f.most <= 2) emit(f.op, static_cast<int>(count));
   }
 
   /// What it looks at is compiled as a program of its own, and stands as a plane in this one.
   void window(WindowFunction function, const Token& name) {
-    expect("(", "A function is followed by its values in parentheses.");
+    expect("(", Sentence("A function is followed by its values in parentheses."));
     FormulaWindow w;
     w.function = function;
     std::swap(w.steps, out_.steps);
@@ -315,21 +317,21 @@ class Parser {
     std::swap(w.stack, out_.stack);
     depth_ = depth;
     if (!accept(","))
-      fail(fmt::format("“{}” takes a second value: the size of its window in pixels, such as 5.",
-                       name.text));
+      fail(Sentence("“{}” takes a second value: the size of its window in pixels, such as 5.",
+                    name.text));
     const double size = token_.value;  // may be far beyond any whole number
     if (token_.kind != Token::Number || !(size >= 3 && size <= kWidestWindow) ||
         std::fmod(size, 2) != 1)
-      fail(fmt::format("The size of a window is an odd whole number from 3 to {}.", kWidestWindow));
+      fail(Sentence("The size of a window is an odd whole number from 3 to {}.", kWidestWindow));
     w.size = static_cast<int>(size);
     advance();
-    expect(")", "A closing parenthesis is missing here.");
+    expect(")", Sentence("A closing parenthesis is missing here."));
     out_.windows.push_back(std::move(w));
     if (out_.windows.size() > kMostWindows)
       throw FormulaError(name.at, name.text.size(),
-                         fmt::format("A formula looks around at most {} times; split it into "
-                                     "several.",
-                                     kMostWindows));
+                         Sentence("A formula looks around at most {} times; split it into "
+                                  "several.",
+                                  kMostWindows));
     emit(FormulaOp::Band, 0, -static_cast<int>(out_.windows.size()));
   }
 
@@ -349,13 +351,13 @@ class Parser {
     for (const auto& f : kFunctions) names.emplace_back(f.name);
     for (const auto& f : kWindowFunctions) names.emplace_back(f.first);
     const std::string near = nearestName(token_.text, names);
-    const std::string hint =
-        near.empty() ? (known_.empty() ? " The scene has no band roles yet."
-                                       : fmt::format(" The roles here are {}.", listed(known_)))
-                     : fmt::format(" Did you mean “{}”?", near);
-    const std::string of =
-        token_.text.find('.') == std::string::npos ? "a role of this scene" : "known here";
-    fail(fmt::format("“{}” is not {}.{}", token_.text, of, hint), near);
+    const Sentence hint = !near.empty()    ? Sentence(" Did you mean “{}”?", near)
+                          : known_.empty() ? Sentence(" The scene has no band roles yet.")
+                                           : Sentence(" The roles here are {}.", listed(known_));
+    fail(token_.text.find('.') == std::string::npos
+             ? Sentence("“{}” is not a role of this scene.{}", token_.text, hint)
+             : Sentence("“{}” is not known here.{}", token_.text, hint),
+         near);
   }
 
   Formula out_;
@@ -383,9 +385,9 @@ int Formula::halo() const {
 Formula parseFormula(const std::string& text, const std::vector<std::string>& known) {
   if (text.size() > kLongest)
     throw FormulaError(kLongest, 0,
-                       fmt::format("The formula is longer than {} characters; split it into "
-                                   "several.",
-                                   kLongest));
+                       Sentence("The formula is longer than {} characters; split it into "
+                                "several.",
+                                kLongest));
   return Parser(text, known).run();
 }
 
@@ -411,17 +413,17 @@ std::vector<FormulaToken> formulaTokens(const std::string& text,
 
 const std::vector<std::pair<std::string, std::string>>& formulaFunctions() {
   static const std::vector<std::pair<std::string, std::string>> all{
-      {"ndiff", "ndiff(a, b) is (a − b) / (a + b)"},
-      {"min", "the smallest of its values"},
-      {"max", "the largest of its values"},
-      {"abs", "without the sign"},
-      {"sqrt", "square root"},
-      {"log10", "logarithm to base 10"},
-      {"exp", "e to this power"},
-      {"mean_in", "mean_in(a, 5) is the mean of the 5 x 5 pixels around"},
-      {"min_in", "the smallest in a window"},
-      {"max_in", "the largest in a window"},
-      {"spread_in", "the standard deviation in a window"}};
+      {"ndiff", words("ndiff(a, b) is (a − b) / (a + b)")},
+      {"min", words("the smallest of its values")},
+      {"max", words("the largest of its values")},
+      {"abs", words("without the sign")},
+      {"sqrt", words("square root")},
+      {"log10", words("logarithm to base 10")},
+      {"exp", words("e to this power")},
+      {"mean_in", words("mean_in(a, 5) is the mean of the 5 x 5 pixels around")},
+      {"min_in", words("the smallest in a window")},
+      {"max_in", words("the largest in a window")},
+      {"spread_in", words("the standard deviation in a window")}};
   return all;
 }
 

@@ -9,7 +9,7 @@ namespace zp {
 /// What is wrong with a formula, and where.
 class FormulaError : public Error {
  public:
-  FormulaError(size_t place, size_t span, const std::string& sentence, std::string nearest = "")
+  FormulaError(size_t place, size_t span, const Sentence& sentence, std::string nearest = "")
       : Error(sentence), at(place), length(span), suggestion(std::move(nearest)) {}
   size_t at, length;       // in bytes of the text
   std::string suggestion;  // the nearest known name, or ""

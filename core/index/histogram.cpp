@@ -1,12 +1,11 @@
 #include "index/histogram.h"
 
 #include <algorithm>
-#include <bit>
 #include <cmath>
-#include <cstdint>
 #include <limits>
 #include <numeric>
 
+#include "base/float_order.h"
 #include "grid/block_pipeline.h"
 #include "grid/raster_file.h"
 #include "outline/scanline.h"
@@ -42,7 +41,7 @@ class CoarseCounts {
  public:
   void add(const float* values, size_t n) {
     for (size_t i = 0; i < n; ++i)
-      if (!std::isnan(values[i])) ++counts_[keyOf(values[i])];
+      if (!std::isnan(values[i])) ++counts_[orderOf(values[i]) >> 16];
   }
   void merge(const CoarseCounts& other) {
     for (size_t i = 0; i < counts_.size(); ++i) counts_[i] += other.counts_[i];
@@ -54,17 +53,10 @@ class CoarseCounts {
     size_t passed = 0;
     uint32_t key = 0;
     while (key + 1 < counts_.size() && passed + counts_[key] <= rank) passed += counts_[key++];
-    return static_cast<double>(valueOf(key << 16 | (upper ? 0xffffu : 0)));
+    return static_cast<double>(floatOf(key << 16 | (upper ? 0xffffu : 0)));
   }
 
  private:
-  static uint32_t keyOf(float v) {
-    const auto bits = std::bit_cast<uint32_t>(v);
-    return ((bits & 0x80000000u) != 0 ? ~bits : bits | 0x80000000u) >> 16;
-  }
-  static float valueOf(uint32_t key) {
-    return std::bit_cast<float>((key & 0x80000000u) != 0 ? key & 0x7fffffffu : ~key);
-  }
   std::vector<size_t> counts_ = std::vector<size_t>(1u << 16);
 };
 

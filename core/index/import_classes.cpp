@@ -17,8 +17,7 @@ void requireKnown(const CodeMatch& match, const Legend& legend) {
     throw Error("No class is matched with one of the legend; match one or more first.");
   for (const auto& [theirs, ours] : match)
     if (legend.find(ours) == nullptr)
-      throw Error(
-          fmt::format("The legend has no class {}, with which {} is matched.", ours, theirs));
+      throw Error("The legend has no class {}, with which {} is matched.", ours, theirs);
 }
 
 }  // namespace
@@ -68,8 +67,7 @@ void importClasses(const std::filesystem::path& raster, const CodeMatch& match,
   for (const auto& [theirs, code] : match) {
     const auto number = parseInteger(theirs);
     if (!number || *number < 1 || *number > 65535)
-      throw Error(fmt::format("“{}” is no class code of a raster (a whole number from 1 to 65535).",
-                              theirs));
+      throw Error("“{}” is no class code of a raster (a whole number from 1 to 65535).", theirs);
     ours[static_cast<size_t>(*number)] = static_cast<uint16_t>(code);
   }
   const RasterFile file(raster);

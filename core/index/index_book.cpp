@@ -3,7 +3,6 @@
 #include <fmt/format.h>
 
 #include <algorithm>
-#include <regex>
 #include <sstream>
 
 #include "base/data_folder.h"
@@ -22,6 +21,7 @@ IndexEntry entryFrom(const Json& e) {
   one.name = e.at("name");
   one.formula = e.at("formula");
   one.reading = e.at("reading");
+  if (e.contains("ends")) one.ends = {e["ends"].at(0), e["ends"].at(1)};
   one.about = e.at("about");
   one.source = e.at("source");
   one.ramp = e.at("ramp");
@@ -30,8 +30,7 @@ IndexEntry entryFrom(const Json& e) {
   one.featured = e.value("featured", false);
   one.low = e.at("range").at(0);
   one.high = e.at("range").at(1);
-  if (!(one.low < one.high))
-    throw Error(fmt::format("The range of “{}” does not rise.", one.title));
+  if (!(one.low < one.high)) throw Error("The range of “{}” does not rise.", one.title);
   one.roles = parseFormula(one.formula, knownRoles()).variables;
   return one;
 }
@@ -45,6 +44,7 @@ Json toJson(const IndexEntry& e) {
           {"formula", e.formula},
           {"range", {number(e.low), number(e.high)}},
           {"reading", e.reading},
+          {"ends", {e.ends.low, e.ends.high}},
           {"about", e.about},
           {"source", e.source},
           {"ramp", e.ramp},
@@ -83,24 +83,6 @@ std::vector<IndexEntry> indexEntriesFrom(const Json& json, const std::string& na
   return read;
 }
 
-std::pair<std::string, std::string> endNames(const IndexEntry& e) {
-  static const std::regex high("^(?:High|Above [0-9.]+) is ([^,.]+)[,.].*"),
-      low("^Low is ([^,.]+)[,.].*");
-  const auto capital = [](std::string text) {
-    if (!text.empty() && text[0] >= 'a' && text[0] <= 'z')
-      text[0] = static_cast<char>(text[0] - 32);
-    return text;
-  };
-  std::smatch found;
-  if (std::regex_match(e.reading, found, high)) return {"The rest", capital(found[1])};
-  if (std::regex_match(e.reading, found, low)) return {capital(found[1]), "The rest"};
-  return {"Low", "High"};
-}
-
-std::string titleInLists(const IndexEntry& e) {
-  return e.abbreviation.empty() ? e.title : fmt::format("{} ({})", e.title, e.abbreviation);
-}
-
 const std::list<IndexEntry>& indexBook() {
   return book();
 }
@@ -109,7 +91,7 @@ const IndexEntry& keepIndex(IndexEntry entry) {
   if (entry.title.empty()) throw Error("The index has no name; write one.");
   for (const auto& e : book())
     if (lowered(e.title) == lowered(entry.title))
-      throw Error(fmt::format("The book has an index “{}” already; take another name.", e.title));
+      throw Error("The book has an index “{}” already; take another name.", e.title);
   entry.roles = parseFormula(entry.formula, knownRoles()).variables;
   std::vector<std::string> ids;
   for (const auto& e : book()) ids.push_back(e.id);
@@ -133,8 +115,8 @@ const IndexEntry& indexEntry(const std::string& id) {
     names.push_back(e.id);
     if (!e.abbreviation.empty()) names.push_back(e.abbreviation);
   }
-  throw Error(fmt::format("There is no index “{}” in the book of {}; look through its list.{}", id,
-                          indexBook().size(), didYouMean(id, names)));
+  throw Error("There is no index “{}” in the book of {}; look through its list.{}", id,
+              indexBook().size(), didYouMean(id, names));
 }
 
 std::vector<const IndexEntry*> searchIndexBook(const std::string& text) {

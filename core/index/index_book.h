@@ -3,6 +3,7 @@
 #include <string>
 #include <vector>
 
+#include "base/words.h"
 #include "scene/scene.h"
 
 namespace zp {
@@ -10,6 +11,9 @@ namespace zp {
 /// An index of `data/indices.json`, or one of the user's own (group "own").
 struct IndexEntry {
   std::string id, title, name, formula, reading, about, source, ramp;
+  struct Ends {
+    std::string low = words("Low"), high = words("High");
+  } ends;                          // what its low and its high values are: The rest, Open water
   std::string abbreviation;        // as the trade has it: NDVI; "" when there is none
   std::string group;               // vegetation, water, moisture, soil, built-up, snow, burn, radar
   bool featured = false;           // shown before one searches
@@ -19,13 +23,6 @@ struct IndexEntry {
 
 /// Reads entries. Error: not the format, or which entry is wrong and how.
 std::vector<IndexEntry> indexEntriesFrom(const Json& json, const std::string& name);
-
-/// What the low and the high values of an index are, from its reading: "High is open water." →
-/// {"The rest", "Open water"}. {"Low", "High"} where the reading names neither end.
-std::pair<std::string, std::string> endNames(const IndexEntry& entry);
-
-/// "Moisture (NDMI)".
-std::string titleInLists(const IndexEntry& entry);
 
 /// The shipped ones, then the user's own.
 const std::list<IndexEntry>& indexBook();

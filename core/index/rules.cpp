@@ -30,7 +30,8 @@ std::vector<Formula> parseRules(const std::vector<Rule>& rules,
     try {
       formulas.push_back(parseFormula(r.condition, known));
     } catch (const FormulaError& e) {
-      throw FormulaError(e.at, e.length, fmt::format("{}: {}", r.cls.name, e.what()), e.suggestion);
+      throw FormulaError(e.at, e.length, Sentence("{}: {}", r.cls.name, e.sentence()),
+                         e.suggestion);
     }
   }
   return formulas;

@@ -68,9 +68,8 @@ BandSource Scope::source(const std::string& name) const {
     if (dot != std::string::npos || isLayer(s)) continue;
   }
   if (dot == std::string::npos && !scenes.empty())
-    throw Error(fmt::format("“{}” has no {} band; give a band that role first.",
-                            scenes[0].scene.name, name));
-  throw Error(fmt::format("There is no “{}” here.{}", name, didYouMean(name, names())));
+    throw Error("“{}” has no {} band; give a band that role first.", scenes[0].scene.name, name);
+  throw Error("There is no “{}” here.{}", name, didYouMean(name, names()));
 }
 
 std::vector<BandSource> Scope::sources(const std::vector<std::string>& wanted) const {
@@ -121,8 +120,8 @@ bool supposesScale(const Formula& formula) {
   return false;
 }
 
-std::vector<std::string> warningsFor(const Scope& scope, const Formula& formula) {
-  std::vector<std::string> warnings;
+std::vector<Sentence> warningsFor(const Scope& scope, const Formula& formula) {
+  std::vector<Sentence> warnings;
   std::set<std::string> states, unscaled, unknown, elsewhere;
   const bool scaled = supposesScale(formula);
   for (const auto& name : formula.variables) {
@@ -136,23 +135,25 @@ std::vector<std::string> warningsFor(const Scope& scope, const Formula& formula)
       elsewhere.insert(s.bands[from.band].role.empty() ? s.name
                                                        : s.name + " " + s.bands[from.band].role);
   }
+  std::vector<Sentence> each;
+  for (const auto& s : states) each.emplace_back(s);
   if (states.size() > 1)
-    warnings.push_back(fmt::format("This mixes {}: bring the scenes to one state first.",
-                                   listed({states.begin(), states.end()})));
+    warnings.push_back(
+        Sentence("This mixes {}: bring the scenes to one state first.", listed(each)));
   if (!unscaled.empty())
-    warnings.push_back(fmt::format(
+    warnings.push_back(Sentence(
         "{} is called reflectance but holds whole numbers without scale and offset: set them under "
         "Scenes, or indices with constants come out wrong.",
-        listed({unscaled.begin(), unscaled.end()})));
+        listed(std::vector<std::string>(unscaled.begin(), unscaled.end()))));
   if (!unknown.empty())
-    warnings.push_back(fmt::format(
+    warnings.push_back(Sentence(
         "{} holds whole numbers of unknown state, but the constants of this formula suppose "
         "reflectance from 0 to 1: say what the numbers are, with their scale and offset.",
-        listed({unknown.begin(), unknown.end()})));
+        listed(std::vector<std::string>(unknown.begin(), unknown.end()))));
   if (!elsewhere.empty())
     warnings.push_back(
-        fmt::format("Brought onto this grid while computing: {}. Nothing is rewritten.",
-                    listed({elsewhere.begin(), elsewhere.end()})));
+        Sentence("Brought onto this grid while computing: {}. Nothing is rewritten.",
+                 listed(std::vector<std::string>(elsewhere.begin(), elsewhere.end()))));
   return warnings;
 }
 

@@ -42,7 +42,7 @@ std::string scopeName(const std::string& text, const std::vector<std::string>& t
 /// different states of values, whole numbers used without scale and offset, or of unknown state in
 /// a formula whose constants suppose reflectance, layers brought over from another grid. Empty when
 /// there is nothing.
-std::vector<std::string> warningsFor(const Scope& scope, const Formula& formula);
+std::vector<Sentence> warningsFor(const Scope& scope, const Formula& formula);
 
 /// Whether a formula has constants that only suit one scale of its bands, as of the soil-adjusted
 /// index: bands multiplied by a number then give more than its power of the value.

@@ -34,11 +34,11 @@ void classify(const std::vector<T>& values, const std::vector<T>& thresholds,
 void requireRising(const std::vector<double>& thresholds, const Legend& legend) {
   for (size_t i = 1; i < thresholds.size(); ++i)
     if (!(thresholds[i] > thresholds[i - 1]))
-      throw Error(fmt::format("The thresholds have to rise, but {} is not above {}.", thresholds[i],
-                              thresholds[i - 1]));
+      throw Error("The thresholds have to rise, but {} is not above {}.", thresholds[i],
+                  thresholds[i - 1]);
   if (thresholds.empty() || legend.classes.size() != thresholds.size() + 1)
-    throw Error(fmt::format("Thresholds: {}; names: {}. One name more than thresholds is needed.",
-                            thresholds.size(), legend.classes.size()));
+    throw Error("Thresholds: {}; names: {}. One name more than thresholds is needed.",
+                thresholds.size(), legend.classes.size());
 }
 
 void thresholdToClasses(const std::filesystem::path& raster, int band,
@@ -47,8 +47,7 @@ void thresholdToClasses(const std::filesystem::path& raster, int band,
   requireRising(thresholds, legend);
   const RasterFile file(raster);
   if (band < 1 || band > file.bands())
-    throw Error(
-        fmt::format("“{}” has no band {}; it has {}.", raster.string(), band, file.bands()));
+    throw Error("“{}” has no band {}; it has {}.", raster.string(), band, file.bands());
   const NumberType type = file.facts(band).type;
   const bool wide =
       type == NumberType::Float64 || type == NumberType::Int32 || type == NumberType::UInt32;

@@ -58,13 +58,12 @@ Legend legendOf(const RasterFile& map, int band) {
 
 int classBand(const RasterFile& map, int named) {
   if (named > map.bands())
-    throw Error(
-        fmt::format("“{}” has no band {}; it has {}.", map.path().string(), named, map.bands()));
+    throw Error("“{}” has no band {}; it has {}.", map.path().string(), named, map.bands());
   if (named == 0 && map.bands() > 1)
     throw Error(
-        fmt::format("“{}” has {} bands and so is no class map; name the band that holds the "
-                    "classes, such as {}:1.",
-                    map.path().string(), map.bands(), map.path().string()));
+        "“{}” has {} bands and so is no class map; name the band that holds the "
+        "classes, such as {}:1.",
+        map.path().string(), map.bands(), map.path().string());
   return std::max(1, named);
 }
 

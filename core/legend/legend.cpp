@@ -12,7 +12,7 @@ namespace zp {
 Colour colourFrom(const std::string& text) {
   const bool shape = text.size() == 7 && text[0] == '#' &&
                      text.find_first_not_of("0123456789abcdefABCDEF", 1) == std::string::npos;
-  if (!shape) throw Error(fmt::format("“{}” is not a colour; write it as #rrggbb.", text));
+  if (!shape) throw Error("“{}” is not a colour; write it as #rrggbb.", text);
   const auto part = [&](size_t at) {
     return static_cast<uint8_t>(std::stoi(text.substr(at, 2), nullptr, 16));
   };
@@ -48,10 +48,9 @@ LegendClass* Legend::find(int code) {
 
 LegendClass& Legend::add(LegendClass c) {
   if (c.code < 1 || c.code > 65535)
-    throw Error(
-        fmt::format("{} is not a class code; codes are whole numbers from 1 to 65535.", c.code));
+    throw Error("{} is not a class code; codes are whole numbers from 1 to 65535.", c.code);
   if (find(c.code) != nullptr)
-    throw Error(fmt::format("The legend has a class {} already; choose another code.", c.code));
+    throw Error("The legend has a class {} already; choose another code.", c.code);
   const auto at = std::find_if(classes.begin(), classes.end(),
                                [&](const LegendClass& o) { return o.code > c.code; });
   return *classes.insert(at, std::move(c));
@@ -95,16 +94,15 @@ Legend legendFrom(const Json& json) {
     try {
       LegendClass c;
       if (!one.at("code").is_number_integer())
-        throw Error(fmt::format("{} is not a class code; codes are whole numbers from 1 to 65535.",
-                                one["code"].dump()));
+        throw Error("{} is not a class code; codes are whole numbers from 1 to 65535.",
+                    one["code"].dump());
       const auto code = one["code"].get<long long>();
       if (code < 1 || code > 65535)
-        throw Error(
-            fmt::format("{} is not a class code; codes are whole numbers from 1 to 65535.", code));
+        throw Error("{} is not a class code; codes are whole numbers from 1 to 65535.", code);
       c.code = static_cast<int>(code);
       c.name = one.at("name").get<std::string>();
       if (trimmed(c.name).empty())
-        throw Error(fmt::format("Class {} of the legend has no name; give it one.", code));
+        throw Error("Class {} of the legend has no name; give it one.", code);
       c.colour = one.contains("colour") ? colourFrom(one["colour"].get<std::string>())
                                         : suggestedColour(i);
       c.description = one.value("description", "");
@@ -113,8 +111,7 @@ Legend legendFrom(const Json& json) {
           c.subclasses.push_back({s.at("name").get<std::string>()});
       legend.add(std::move(c));
     } catch (const Json::exception&) {
-      throw Error(
-          fmt::format("Class {} of the legend needs a whole-number “code” and a “name”.", i + 1));
+      throw Error("Class {} of the legend needs a whole-number “code” and a “name”.", i + 1);
     }
   }
   return legend;
@@ -137,9 +134,9 @@ int classCode(const std::string& text, const std::string& where) {
   }
   if (!code || *code < 1 || *code > 65535)
     throw Error(
-        fmt::format("“{}” in {} is not a class code; codes are whole numbers from 1 to "
-                    "65535.",
-                    text, where));
+        "“{}” in {} is not a class code; codes are whole numbers from 1 to "
+        "65535.",
+        text, where);
   return static_cast<int>(*code);
 }
 

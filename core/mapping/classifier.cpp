@@ -18,8 +18,7 @@ std::map<int, double> priorsFrom(const std::string& text) {
     const auto pair = split(part, ':');
     const auto share = pair.size() == 2 ? parseNumber(pair[1]) : std::nullopt;
     if (!share || *share <= 0)
-      throw Error(fmt::format(
-          "“{}” is not a prior; write equal, or code:share such as 1:0.4,2:0.6.", part));
+      throw Error("“{}” is not a prior; write equal, or code:share such as 1:0.4,2:0.6.", part);
     priors[classCode(pair[0], "the priors")] = *share;
   }
   return priors;
@@ -47,10 +46,10 @@ void MethodOptions::set(const std::string& key, const std::string& value) {
   } else if (key == "reject") {
     reject = parseNumber(value);
     if (!reject || *reject <= 0)
-      throw Error(fmt::format("“{}” is not a distance; give a number above 0 for reject.", value));
+      throw Error("“{}” is not a distance; give a number above 0 for reject.", value);
   } else {
-    throw Error(fmt::format("There is no parameter “{}”; the parameters are priors and reject.{}",
-                            key, didYouMean(key, {"priors", "reject"})));
+    throw Error("There is no parameter “{}”; the parameters are priors and reject.{}", key,
+                didYouMean(key, {"priors", "reject"}));
   }
 }
 
@@ -69,8 +68,8 @@ const Method& method(const std::string& id) {
     if (m.id == id) return m;
     ids.push_back(m.id);
   }
-  throw Error(fmt::format("There is no method “{}”; the methods are {}.{}", id, listed(ids),
-                          didYouMean(id, ids)));
+  throw Error("There is no method “{}”; the methods are {}.{}", id, listed(ids),
+              didYouMean(id, ids));
 }
 
 std::unique_ptr<Classifier> makeClassifier(const std::string& id, const SignatureSet& set,

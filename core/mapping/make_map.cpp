@@ -45,8 +45,8 @@ void makeMap(const Scene& scene, const std::vector<size_t>& bands, const Classif
              const std::filesystem::path& confidence, const Layer* inside) {
   const BandReader reader(scene, bands);
   if (reader.bands() != classifier.bands())
-    throw Error(fmt::format("The training used {} bands, but {} are chosen; choose the same.",
-                            classifier.bands(), reader.bands()));
+    throw Error("The training used {} bands, but {} are chosen; choose the same.",
+                classifier.bands(), reader.bands());
   RasterWriter writer(temporary, classMapSpec(scene.grid, legend, "classes"));
   std::unique_ptr<RasterWriter> second;
   if (!confidence.empty())
@@ -88,11 +88,11 @@ std::vector<size_t> bandsFromText(const std::string& text, const Scene& scene) {
   for (const auto& part : split(text, ',')) {
     const auto n = parseInteger(part);
     if (!n || *n < 1 || *n > static_cast<long long>(scene.bands.size()))
-      throw Error(fmt::format("“{}” is not a band of “{}”; its bands are 1 to {}.", part,
-                              scene.name, scene.bands.size()));
+      throw Error("“{}” is not a band of “{}”; its bands are 1 to {}.", part, scene.name,
+                  scene.bands.size());
     const auto b = static_cast<size_t>(*n - 1);
     if (std::find(bands.begin(), bands.end(), b) != bands.end())
-      throw Error(fmt::format("Band {} is named twice; name each band once.", *n));
+      throw Error("Band {} is named twice; name each band once.", *n);
     bands.push_back(b);
   }
   return bands;

@@ -18,9 +18,8 @@ double priorOf(const Signature& s, const SignatureSet& set, const MethodOptions&
   if (options.priors.empty()) return 1.0 / static_cast<double>(set.classes.size());
   const auto p = options.priors.find(s.code);
   if (p == options.priors.end())
-    throw Error(
-        fmt::format("There is no prior for “{}” ({}); give one for every class, or equal ones.",
-                    s.name, s.code));
+    throw Error("There is no prior for “{}” ({}); give one for every class, or equal ones.", s.name,
+                s.code);
   double sum = 0;
   for (const auto& c : set.classes) {
     const auto q = options.priors.find(c.code);

@@ -30,18 +30,18 @@ Model readModel(const std::filesystem::path& file) {
     m.legend = legendFrom(json.at("legend"));
     m.signatures = signaturesFrom(json.at("signatures"));
   } catch (const Json::exception&) {
-    throw Error(fmt::format("The model “{}” is not complete; train it again.", file.string()));
+    throw Error("The model “{}” is not complete; train it again.", file.string());
   }
   method(m.method);
   if (m.signatures.classes.size() > 1024 || m.signatures.bands.size() > kMostBands)
     throw Error(
-        fmt::format("The model “{}” has more classes or bands than a map can use; train it "
-                    "again.",
-                    file.string()));
+        "The model “{}” has more classes or bands than a map can use; train it "
+        "again.",
+        file.string());
   for (const auto& c : m.signatures.classes)
     if (m.legend.find(classCode(std::to_string(c.code), "the model")) == nullptr)
-      throw Error(fmt::format("The model “{}” has no legend entry for class {}; train it again.",
-                              file.string(), c.code));
+      throw Error("The model “{}” has no legend entry for class {}; train it again.", file.string(),
+                  c.code);
   return m;
 }
 

@@ -31,8 +31,8 @@ void writeWinners(DistanceKernel kernel, const DistanceModel& model,
 
 void requireBandsAndClasses(const SignatureSet& set) {
   if (set.bands.size() > kMostBands)
-    throw Error(fmt::format("{} bands are more than the {} that can be used at once; choose fewer.",
-                            set.bands.size(), kMostBands));
+    throw Error("{} bands are more than the {} that can be used at once; choose fewer.",
+                set.bands.size(), kMostBands);
   if (set.classes.size() < 2)
     throw Error("A map needs training for at least two classes; draw areas of another class.");
 }

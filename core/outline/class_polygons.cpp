@@ -73,9 +73,9 @@ Layer classPolygons(const std::filesystem::path& map, const std::map<int, std::s
   const RasterFile file(map);
   if (file.grid().crs.empty())
     throw Error(
-        fmt::format("“{}” has no reference system, so its polygons would lie nowhere; give "
-                    "it one first.",
-                    map.string()));
+        "“{}” has no reference system, so its polygons would lie nowhere; give "
+        "it one first.",
+        map.string());
   const auto rowAreas = pixelAreas(file.grid());
   GdalMessages messages;
   std::unique_ptr<GDALDataset> raster(
@@ -89,7 +89,7 @@ Layer classPolygons(const std::filesystem::path& map, const std::map<int, std::s
   if (GDALPolygonize(band, band->GetMaskBand(), OGRLayer::ToHandle(polygons), 0, nullptr,
                      &onProgress, const_cast<Progress*>(&progress)) != CE_None) {
     progress.check();
-    throw Error(fmt::format("The polygons could not be made ({}).", messages.last()));
+    throw Error("The polygons could not be made ({}).", messages.last());
   }
   Layer out;
   out.name = "classes";

@@ -29,8 +29,7 @@ Dataset openVector(const fs::path& file) {
   startGdal();
   requireLocalPath(file.string());
   std::error_code ec;
-  if (!fs::exists(file, ec))
-    throw Error(fmt::format("“{}” does not exist; check the name.", file.string()));
+  if (!fs::exists(file, ec)) throw Error("“{}” does not exist; check the name.", file.string());
   requirePlainFile(file.string());
   const char* options[] = {"EMPTY_STRING_AS_NULL=NO", "AUTODETECT_TYPE=NO", nullptr};
   const bool csv = lowered(file.extension().string()) == ".csv";
@@ -40,9 +39,9 @@ Dataset openVector(const fs::path& file) {
             &closeDataset);
   if (!d || d->GetLayerCount() == 0)
     throw Error(
-        fmt::format("“{}” is not a vector layer or table that can be read; choose a "
-                    "GeoPackage, GeoJSON, shapefile or CSV.",
-                    file.string()));
+        "“{}” is not a vector layer or table that can be read; choose a "
+        "GeoPackage, GeoJSON, shapefile or CSV.",
+        file.string());
   return d;
 }
 
@@ -59,14 +58,14 @@ OGRLayer& pickLayer(GDALDataset& d, const fs::path& file, const std::string& wan
   for (int i = 0; i < d.GetLayerCount(); ++i) names.emplace_back(d.GetLayer(i)->GetName());
   if (wanted.empty()) {
     if (names.size() > 1)
-      throw Error(fmt::format("“{0}” has several layers ({1}); name one as {0}:LAYER.",
-                              file.string(), listed(names)));
+      throw Error("“{0}” has several layers ({1}); name one as {0}:LAYER.", file.string(),
+                  listed(names));
     return *d.GetLayer(0);
   }
   for (int i = 0; i < d.GetLayerCount(); ++i)
     if (names[static_cast<size_t>(i)] == wanted) return *d.GetLayer(i);
-  throw Error(fmt::format("“{}” has no layer “{}”; it has {}.{}", file.string(), wanted,
-                          listed(names), didYouMean(wanted, names)));
+  throw Error("“{}” has no layer “{}”; it has {}.{}", file.string(), wanted, listed(names),
+              didYouMean(wanted, names));
 }
 
 void addRing(const OGRLinearRing* ring, Shape& shape) {
@@ -98,8 +97,7 @@ void addGeometry(const OGRGeometry* g, Shape& shape) {
 void transform(Shape& shape, const CrsChange& change, const std::string& name) {
   const auto bring = [&](Place& p) {
     if (!change.apply(p))
-      throw Error(fmt::format(
-          "“{}” reaches outside the reference system of the image; cut it first.", name));
+      throw Error("“{}” reaches outside the reference system of the image; cut it first.", name);
   };
   for (auto& ring : shape.rings)
     for (auto& p : ring) bring(p);
@@ -122,9 +120,9 @@ std::string driverFor(const fs::path& target) {
     }
   }
   throw Error(
-      fmt::format("“{}” has an ending that names no vector format; use .gpkg, .geojson or "
-                  ".csv.",
-                  target.filename().string()));
+      "“{}” has an ending that names no vector format; use .gpkg, .geojson or "
+      ".csv.",
+      target.filename().string());
 }
 
 std::unique_ptr<OGRGeometry> toGeometry(const Shape& shape) {
@@ -157,7 +155,7 @@ void writeCsvPoints(const fs::path& temporary, const Layer& layer) {
   }
   std::ofstream out(temporary, std::ios::binary);
   out << toCsv(t);
-  if (!out.flush()) throw Error(notWritten("The table", temporary, std::strerror(errno)));
+  if (!out.flush()) throw Error(notWritten(Sentence("The table"), temporary, std::strerror(errno)));
 }
 
 }  // namespace
@@ -222,14 +220,13 @@ Layer readLayer(const std::string& name, const std::string& crs) {
     addGeometry(feature->GetGeometryRef(), layer.shapes.back());
   }
   if (messages.failed())
-    throw Error(
-        fmt::format("“{}” is damaged ({}); copy it again from its source.", name, messages.last()));
+    throw Error("“{}” is damaged ({}); copy it again from its source.", name, messages.last());
   if (!crs.empty()) {
     if (layer.crs.empty())
       throw Error(
-          fmt::format("“{}” has no reference system; give it one before using it with an "
-                      "image.",
-                      name));
+          "“{}” has no reference system; give it one before using it with an "
+          "image.",
+          name);
     const CrsChange change(layer.crs, crs);
     if (!change.identity())
       for (auto& shape : layer.shapes) transform(shape, change, name);
@@ -250,8 +247,8 @@ Dataset createVector(const fs::path& file, const std::string& driverName) {
   GDALDriver* driver = GetGDALDriverManager()->GetDriverByName(driverName.c_str());
   Dataset d(driver->Create(file.c_str(), 0, 0, 0, GDT_Unknown, nullptr), &closeDataset);
   if (!d)
-    throw Error(fmt::format("No file can be written in “{}”; choose another folder.",
-                            file.parent_path().string()));
+    throw Error("No file can be written in “{}”; choose another folder.",
+                file.parent_path().string());
   return d;
 }
 
@@ -266,7 +263,7 @@ void putLayer(Dataset d, const std::string& driverName, const fs::path& file, co
   if (driverName == "GeoJSON") options.AddString("RFC7946=YES");
   OGRLayer* out = d->CreateLayer(layer.name.c_str(), layer.crs.empty() ? nullptr : &srs,
                                  points ? wkbPoint : wkbMultiPolygon, options.List());
-  if (out == nullptr) throw Error(notWritten("The layer", file, messages.last()));
+  if (out == nullptr) throw Error(notWritten(Sentence("The layer"), file, messages.last()));
   for (size_t i = 0; i < layer.table.columns.size(); ++i) {
     const auto type = types[i] == FieldType::Integer ? OFTInteger64
                       : types[i] == FieldType::Real  ? OFTReal
@@ -285,7 +282,8 @@ void putLayer(Dataset d, const std::string& driverName, const fs::path& file, co
   }
   written = out->CommitTransaction() == OGRERR_NONE && written;
   d.reset();
-  if (messages.failed() || !written) throw Error(notWritten("The layer", file, messages.last()));
+  if (messages.failed() || !written)
+    throw Error(notWritten(Sentence("The layer"), file, messages.last()));
 }
 
 }  // namespace

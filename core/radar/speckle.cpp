@@ -76,8 +76,7 @@ Side ownSide(const Image& image, int x, int y) {
 
 void requireFilter(const SpeckleFilter& f) {
   if (f.window < 3 || f.window > 31 || f.window % 2 == 0)
-    throw Error(
-        fmt::format("The window of a filter is an odd number from 3 to 31, not {}.", f.window));
+    throw Error("The window of a filter is an odd number from 3 to 31, not {}.", f.window);
   if (!(f.looks > 0 && f.looks <= 10000))
     throw Error("The number of looks has to be above 0; write one such as 4.4.");
 }
@@ -126,7 +125,7 @@ size_t filterSpeckle(const Scene& scene, const SpeckleFilter& filter,
                      const std::filesystem::path& temporary, const Progress& progress) {
   requireFilter(filter);
   if (!scene.isRadar())
-    throw Error(fmt::format("“{}” is no radar scene; speckle is a thing of radar.", scene.name));
+    throw Error("“{}” is no radar scene; speckle is a thing of radar.", scene.name);
   SceneSpec spec = specLike(scene);
   const bool decibels = scene.state == ValueState::BackscatterDecibels;
   spec.state = ValueState::BackscatterPower;

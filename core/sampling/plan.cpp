@@ -179,9 +179,8 @@ void requireEnough(const std::map<int, size_t>& perClass, const Legend& legend,
             ? std::string("there")
             : fmt::format("in “{}”",
                           known != nullptr ? known->name : fmt::format("class {}", code));
-    throw Error(
-        fmt::format("Only {} points fit {}, not {}; ask for fewer or set them closer together.",
-                    count, where, plan.count));
+    throw Error("Only {} points fit {}, not {}; ask for fewer or set them closer together.", count,
+                where, plan.count);
   }
 }
 
@@ -190,9 +189,9 @@ PlannedPoints place(const Ground& ground, const std::string& name, const Legend&
   if (plan.count == 0) throw Error("Ask for at least one point.");
   if (ground.grid.crs.empty())
     throw Error(
-        fmt::format("“{}” has no reference system, so its points would lie nowhere; give it "
-                    "one first.",
-                    name));
+        "“{}” has no reference system, so its points would lie nowhere; give it "
+        "one first.",
+        name);
   std::unique_ptr<Bounds> bounds;
   if (inside != nullptr) bounds = std::make_unique<Bounds>(inside->shapes, ground.grid);
   PlannedPoints out;

@@ -26,9 +26,9 @@ std::vector<Target> targetsOn(const RasterFile& file, const Grid& g,
                               const std::vector<Place>& places, const std::string& crs) {
   if (!g.georeferenced)
     throw Error(
-        fmt::format("“{}” does not say where it lies, so nothing can be read at points; give "
-                    "it a position first.",
-                    file.path().string()));
+        "“{}” does not say where it lies, so nothing can be read at points; give "
+        "it a position first.",
+        file.path().string());
   const bool both = !crs.empty() && !g.crs.empty();
   const CrsChange change(both ? crs : "", both ? g.crs : "");
   std::vector<Target> targets;
@@ -112,8 +112,8 @@ Readings readAt(const std::vector<Place>& places, const std::string& crs,
     const auto& source = sources[s];
     const RasterFile file(source.file);
     if (source.band > file.bands())
-      throw Error(fmt::format("“{}” has no band {}; it has {}.", source.file.string(), source.band,
-                              file.bands()));
+      throw Error("“{}” has no band {}; it has {}.", source.file.string(), source.band,
+                  file.bands());
     const auto targets = targetsOn(file, file.grid(), places, crs);
     const int first = source.band > 0 ? source.band : 1;
     const int last = source.band > 0 ? source.band : file.bands();

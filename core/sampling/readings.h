@@ -43,7 +43,8 @@ double readBandAt(Place place, const std::string& crs, const Scene& scene, size_
 double readAt(Place place, const std::string& crs, const std::filesystem::path& file, int band,
               OpenRasters& open);
 
-/// Appends readings to a table as text, unrounded, or `forPeople` with the digits their numbers carry.
+/// Appends readings to a table as text, unrounded, or `forPeople` with the digits their numbers
+/// carry.
 void appendTo(Table& table, const Readings& readings, bool forPeople = false);
 
 }  // namespace zp

@@ -29,8 +29,7 @@ struct Part {
 uintmax_t sizeOfFile(const fs::path& file) {
   std::error_code ec;
   const auto size = fs::file_size(file, ec);
-  if (ec)
-    throw Error(fmt::format("The archive has lost “{}”; fetch another scene.", file.string()));
+  if (ec) throw Error("The archive has lost “{}”; fetch another scene.", file.string());
   return size;
 }
 
@@ -66,9 +65,8 @@ std::string markOf(const Part& p) {
 }
 
 [[noreturn]] void cannotWrite(const fs::path& file) {
-  throw Error(fmt::format(
-      "“{}” could not be written; make room or choose another folder, then fetch again.",
-      file.string()));
+  throw Error("“{}” could not be written; make room or choose another folder, then fetch again.",
+              file.string());
 }
 
 /// Bytes that go through the stand-in, which may be slow or break off.
@@ -88,10 +86,10 @@ struct Line {
   void carry(size_t n) {
     wait();
     if (conditions.breaksOffAfter && sent + n > *conditions.breaksOffAfter)
-      throw Error(fmt::format(
+      throw Error(
           "The archive broke off after {:.1f} of {:.1f} MiB. What came is kept: fetch again and it "
           "goes on from there.",
-          static_cast<double>(there) / 1048576, static_cast<double>(whole) / 1048576));
+          static_cast<double>(there) / 1048576, static_cast<double>(whole) / 1048576);
     sent += n, there += n;
     progress.at(whole == 0 ? 1 : static_cast<double>(there) / static_cast<double>(whole));
   }
@@ -118,7 +116,7 @@ void fetchFile(const Part& p, const fs::path& target, Line& line) {
     const size_t n = std::min<uintmax_t>(kPiece, p.size - have);
     line.carry(n);
     if (!in.read(piece.data(), static_cast<std::streamsize>(n)))
-      throw Error(fmt::format("The archive could not read “{}”; fetch again.", p.source.string()));
+      throw Error("The archive could not read “{}”; fetch again.", p.source.string());
     if (!out.write(piece.data(), static_cast<std::streamsize>(n)).flush()) cannotWrite(target);
     have += n;
   }
@@ -180,7 +178,8 @@ fs::path Archive::fetch(const CatalogueEntry& entry, const fs::path& scenes,
   answer(progress);
   const auto parts = partsOf(entry);
   const uintmax_t size = sizeOf(entry);
-  requireRoom(entry.title, size - std::min(size, partFetched(entry, scenes)), scenes.parent_path());
+  requireRoom(Sentence("{}", entry.title), size - std::min(size, partFetched(entry, scenes)),
+              scenes.parent_path());
   std::error_code ec;
   fs::create_directories(part, ec);
   if (ec) cannotWrite(part);
@@ -202,8 +201,7 @@ fs::path Archive::fetch(const CatalogueEntry& entry, const fs::path& scenes,
   }
   // A folder without an item is what some other program left; it is not ours to replace.
   if (fs::exists(place))
-    throw Error(fmt::format("There is something else in “{}”; move it away and fetch again.",
-                            place.string()));
+    throw Error("There is something else in “{}”; move it away and fetch again.", place.string());
   fs::rename(part, place, ec);
   if (ec) cannotWrite(place);
   return item;

@@ -66,8 +66,8 @@ BandReader::BandReader(const Grid& grid, const std::vector<BandSource>& sources)
   // give an empty result.
   for (size_t i = 1; i < sources.size(); ++i)
     if (sources[i].scene != sources[0].scene && pixelsUnder(sources_[i], grid_) == 0)
-      throw Error(fmt::format("“{}” and “{}” lie nowhere over each other; choose ones that do.",
-                              sources[0].scene->name, sources[i].scene->name));
+      throw Error("“{}” and “{}” lie nowhere over each other; choose ones that do.",
+                  sources[0].scene->name, sources[i].scene->name);
 }
 
 size_t BandReader::fileOf(const std::filesystem::path& path, Place shift) {
@@ -79,9 +79,9 @@ size_t BandReader::fileOf(const std::filesystem::path& path, Place shift) {
   const Grid grid = raster.grid().moved(shift);
   if (!canBringTogether(grid, grid_))
     throw Error(
-        fmt::format("“{}” lies on another grid and has no reference system, so it cannot be "
-                    "brought together with the others; give it one first.",
-                    path.string()));
+        "“{}” lies on another grid and has no reference system, so it cannot be "
+        "brought together with the others; give it one first.",
+        path.string());
   files_.push_back({std::move(raster), grid, grid.sameAs(grid_)});
   return files_.size() - 1;
 }
@@ -93,13 +93,13 @@ void BandReader::add(const BandSource& from) {
   if (!band.reduced.empty() && !files_[file].raster.hasReducedCopy())
     files_[file].raster.lookFrom(band.reduced);
   if (band.number > files_[file].raster.bands())
-    throw Error(fmt::format("“{}” has no band {} any more; bring the scene in again.",
-                            band.file.string(), band.number));
+    throw Error("“{}” has no band {} any more; bring the scene in again.", band.file.string(),
+                band.number);
   if (from.band == scene.gridBand && !files_[file].grid.sameAs(scene.grid))
     throw Error(
-        fmt::format("“{}” is not the size the scene had when it was brought in; bring the "
-                    "scene in again.",
-                    band.file.string()));
+        "“{}” is not the size the scene had when it was brought in; bring the "
+        "scene in again.",
+        band.file.string());
   int mask = -1;
   if (!scene.mask.empty()) {
     const auto at = std::find_if(masks_.begin(), masks_.end(), [&](const File& m) {
@@ -109,8 +109,7 @@ void BandReader::add(const BandSource& from) {
     if (at == masks_.end()) {
       RasterFile raster(scene.mask);
       if (raster.grid().width != scene.grid.width || raster.grid().height != scene.grid.height)
-        throw Error(fmt::format("The mask of “{}” is not of its size any more; make it again.",
-                                scene.name));
+        throw Error("The mask of “{}” is not of its size any more; make it again.", scene.name);
       masks_.push_back({std::move(raster), scene.grid, scene.grid.sameAs(grid_)});
     }
   }

@@ -91,13 +91,12 @@ class Walk {
   void into(const fs::path& file, int depth) {
     progress_.check();
     if (depth > kDeepest)
-      throw Error(fmt::format("The catalogue has more than {} levels at “{}”; open a part of it.",
-                              kDeepest, file.string()));
+      throw Error("The catalogue has more than {} levels at “{}”; open a part of it.", kDeepest,
+                  file.string());
     if (!seen_.insert(fs::weakly_canonical(file).string()).second) return;
     const Json json = readJson(file);
     if (!isItem(json) && !holdsItems(json))
-      throw Error(fmt::format("“{}” is neither a STAC catalogue nor an item; choose another.",
-                              file.string()));
+      throw Error("“{}” is neither a STAC catalogue nor an item; choose another.", file.string());
     for (auto& entry : itemsIn(json, file.parent_path())) add(std::move(entry));
     if (!json.contains("links") || !json["links"].is_array()) return;
     for (const auto& link : json["links"]) {
@@ -110,8 +109,7 @@ class Walk {
  private:
   void add(CatalogueEntry entry) {
     if (entries.size() >= kMostItems)
-      throw Error(
-          fmt::format("The catalogue has more than {} items; open a part of it.", kMostItems));
+      throw Error("The catalogue has more than {} items; open a part of it.", kMostItems);
     entries.push_back(std::move(entry));
   }
   const Progress& progress_;

@@ -122,8 +122,9 @@ SceneKernel gramSchmidt(const Sums& s, size_t bands) {
                sharpMean = s.sharp / s.n, together = s.sharpMean / s.n - sharpMean * mean;
   if (!(variance > 0 && together > 0))
     throw Error("The sharp band does not follow the bands; choose others of one place and season.");
-  // The sharp band is brought to the scale of the mean by how far it follows it. Their spreads would
-  // not do: the detail adds to that of the sharp one, and coarse pixels would lose their means.
+  // The sharp band is brought to the scale of the mean by how far it follows it. Their spreads
+  // would not do: the detail adds to that of the sharp one, and coarse pixels would lose their
+  // means.
   const double contrast = variance / together;
   std::vector<double> gains;
   for (size_t b = 0; b < bands; ++b)
@@ -156,9 +157,9 @@ Grid gridOver(const std::vector<Scene>& scenes) {
   for (const auto& s : scenes) {
     if (!canBringTogether(first, s.grid))
       throw Error(
-          fmt::format("“{}” has no reference system, so it cannot be joined; give it one "
-                      "first.",
-                      s.name));
+          "“{}” has no reference system, so it cannot be joined; give it one "
+          "first.",
+          s.name);
     const PixelNet net(s.grid, first);
     for (const int x : {0, s.grid.width - 1})
       for (const int y : {0, s.grid.height - 1}) {

@@ -35,9 +35,9 @@ size_t greenestOfDates(const std::vector<Scene>& scenes, const std::filesystem::
 enum class Sharpening { Brovey, GramSchmidt };
 /// Bands on the grid of a sharper one, with its detail. Brovey (Gillespie et al. 1987): each band
 /// times the sharp one over the bands' mean. Gram–Schmidt (Laben and Brower 2000, in the form of
-/// Aiazzi et al. 2007): to each band, the difference of the sharp one (brought to the bands' mean and
-/// the scale at which it follows that) times cov(band, mean) / var(mean); pixels keep their means. For looking and labelling: the
-/// file says `fit_for_classes` = no.
+/// Aiazzi et al. 2007): to each band, the difference of the sharp one (brought to the bands' mean
+/// and the scale at which it follows that) times cov(band, mean) / var(mean); coarse pixels keep
+/// their means. For looking and labelling: the file says `fit_for_classes` = no.
 size_t sharpen(const Scene& scene, const std::vector<size_t>& bands, const Scene& sharpScene,
                size_t sharpBand, Sharpening how, const std::filesystem::path& temporary,
                const Progress& progress = Progress());

@@ -20,9 +20,9 @@ std::vector<double> hazeOf(const Scene& scene, const DarkObject& how, const Prog
   for (const auto& b : scene.bands)
     if (!(b.wavelength > 0))
       throw Error(
-          fmt::format("“{}” has no wavelength, which the scattering follows; choose a sensor "
-                      "preset first.",
-                      b.name));
+          "“{}” has no wavelength, which the scattering follows; choose a sensor "
+          "preset first.",
+          b.name);
   const double start =
       std::max(0.0, quantileOf(BandReader(scene, {how.startBand}), 0, how.darkShare, progress) -
                         how.darkValue);

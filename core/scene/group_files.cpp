@@ -40,8 +40,7 @@ void collect(const fs::path& path, int depth, std::vector<fs::path>& files) {
     for (auto one = folders; one != inside.end(); ++one) collect(*one, depth + 1, files);
   }
   if (files.size() > kMostFiles)
-    throw Error(fmt::format("“{}” holds more than {} rasters; choose a part of it.", path.string(),
-                            kMostFiles));
+    throw Error("“{}” holds more than {} rasters; choose a part of it.", path.string(), kMostFiles);
 }
 
 bool isItem(const fs::path& file) {
@@ -72,8 +71,8 @@ std::vector<SceneDraft> groupFiles(const std::vector<fs::path>& paths) {
   std::vector<fs::path> files;
   for (const auto& p : paths) collect(p, 0, files);
   if (files.empty())
-    throw Error(fmt::format("The folder “{}” holds no rasters; choose one with a file a band.",
-                            paths.empty() ? "" : paths[0].string()));
+    throw Error("The folder “{}” holds no rasters; choose one with a file a band.",
+                paths.empty() ? "" : paths[0].string());
   std::vector<SceneDraft> drafts;
   std::map<std::string, size_t> groups;  // by folder, name and date
   for (const auto& file : files) {

@@ -125,8 +125,8 @@ NumberType numberTypeFrom(const std::string& name) {
     if (name == t.name) return t.type;
     names.emplace_back(t.name);
   }
-  throw Error(fmt::format("“{}” is no number type here.{} They are {}.", name,
-                          didYouMean(name, names), listed(names)));
+  throw Error("“{}” is no number type here.{} They are {}.", name, didYouMean(name, names),
+              listed(names));
 }
 
 }  // namespace zp

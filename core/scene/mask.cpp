@@ -72,7 +72,7 @@ void setEdge(Scene scene, Mask& mask, const Progress& progress) {
 void setFlagged(const Scene& scene, const MaskRecipe& recipe, Mask& mask,
                 const Progress& progress) {
   if (scene.quality.file.empty())
-    throw Error(fmt::format("“{}” has no quality band; choose one first.", scene.name));
+    throw Error("“{}” has no quality band; choose one first.", scene.name);
   // Read as stored, as a layer of its own.
   Scene flags;
   flags.grid = scene.grid;
@@ -190,8 +190,7 @@ MaskCount countUnder(Scene scene, const Mask& mask, const Progress& progress) {
 MaskCount makeMask(const Scene& scene, const MaskRecipe& recipe,
                    const std::filesystem::path& temporary, const Progress& progress) {
   if (recipe.widen < 0 || recipe.widen > kMostWidening)
-    throw Error(
-        fmt::format("A mask is widened by 0 to {} pixels, not {}.", kMostWidening, recipe.widen));
+    throw Error("A mask is widened by 0 to {} pixels, not {}.", kMostWidening, recipe.widen);
   Scene bare = scene;
   bare.mask.clear();
   Mask mask(scene.grid.pixels(), kUsable);

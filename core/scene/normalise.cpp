@@ -106,8 +106,8 @@ Normalisation normalisationOf(const Scene& scene, const Scene& reference,
   Normalisation out;
   out.roles = commonRoles({scene, reference});
   if (out.roles.empty())
-    throw Error(fmt::format("“{}” and “{}” have no band role in common; give their bands roles.",
-                            scene.name, reference.name));
+    throw Error("“{}” and “{}” have no band role in common; give their bands roles.", scene.name,
+                reference.name);
   std::vector<BandSource> sources;
   for (const auto* s : {&scene, &reference})
     for (const auto& r : out.roles) sources.push_back({s, static_cast<size_t>(s->bandOf(r))});

@@ -41,19 +41,19 @@ bool isFlaw(const std::string& flagName) {
 void setQuality(Scene& scene, const QualityBand& quality) {
   const RasterFile file(quality.file);
   if (quality.number < 1 || quality.number > file.bands())
-    throw Error(fmt::format("“{}” has no band {}; it has {}.", quality.file.string(),
-                            quality.number, file.bands()));
+    throw Error("“{}” has no band {}; it has {}.", quality.file.string(), quality.number,
+                file.bands());
   const NumberType type = file.facts(quality.number).type;
   if (type == NumberType::Float32 || type == NumberType::Float64)
     throw Error(
-        fmt::format("“{}” holds real numbers, so it has no bits or whole values that flag "
-                    "anything; choose the quality band of the scene.",
-                    quality.file.string()));
+        "“{}” holds real numbers, so it has no bits or whole values that flag "
+        "anything; choose the quality band of the scene.",
+        quality.file.string());
   if (!canBringTogether(file.grid().moved(scene.shift), scene.grid))
     throw Error(
-        fmt::format("“{}” does not lie on the scene and has no reference system; choose the "
-                    "quality band of this scene.",
-                    quality.file.string()));
+        "“{}” does not lie on the scene and has no reference system; choose the "
+        "quality band of this scene.",
+        quality.file.string());
   scene.quality = quality;
 }
 

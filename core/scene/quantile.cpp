@@ -1,22 +1,12 @@
 #include "scene/quantile.h"
 
-#include <bit>
 #include <cmath>
 
 #include "base/error.h"
+#include "base/float_order.h"
 
 namespace zp {
 namespace {
-
-/// Whole numbers in the order of the floats.
-uint32_t keyOf(float v) {
-  const auto bits = std::bit_cast<uint32_t>(v);
-  return (bits & 0x80000000u) != 0 ? ~bits : bits | 0x80000000u;
-}
-
-float valueOf(uint32_t key) {
-  return std::bit_cast<float>((key & 0x80000000u) != 0 ? key & 0x7fffffffu : ~key);
-}
 
 template <class Count>
 void forEachValue(const BandReader& reader, size_t band, const Progress& progress, Count count) {
@@ -25,7 +15,7 @@ void forEachValue(const BandReader& reader, size_t band, const Progress& progres
   for (size_t i = 0; i < windows.size(); ++i) {
     reader.read(windows[i], block);
     for (size_t p = 0; p < windows[i].pixels(); ++p)
-      if (const float v = block.band(band)[p]; !std::isnan(v)) count(keyOf(v));
+      if (const float v = block.band(band)[p]; !std::isnan(v)) count(orderOf(v));
     progress.at(static_cast<double>(i + 1) / static_cast<double>(windows.size()));
   }
 }
@@ -49,7 +39,7 @@ double quantileOf(const BandReader& reader, size_t band, double share, const Pro
   forEachValue(reader, band, progress.part(0.5, 1), [&](uint32_t key) {
     if (key >> 16 == high) ++lower[key & 0xffffu];
   });
-  return static_cast<double>(valueOf(high << 16 | binOf(lower, rank)));
+  return static_cast<double>(floatOf(high << 16 | binOf(lower, rank)));
 }
 
 }  // namespace zp

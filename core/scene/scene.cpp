@@ -8,6 +8,7 @@
 
 #include "base/error.h"
 #include "base/text.h"
+#include "base/words.h"
 #include "grid/regrid.h"
 #include "outline/shape_json.h"
 #include "scene/band_names.h"
@@ -24,14 +25,14 @@ struct StateWords {
   const char *id, *title;
 };
 constexpr StateWords kStates[] = {
-    {ValueState::Unknown, "unknown", "not known"},
-    {ValueState::RawCounts, "raw-counts", "raw counts"},
-    {ValueState::TopOfAtmosphere, "top-of-atmosphere", "top-of-atmosphere reflectance"},
-    {ValueState::SurfaceReflectance, "surface-reflectance", "surface reflectance"},
-    {ValueState::BackscatterPower, "backscatter-power", "backscatter, power"},
-    {ValueState::BackscatterDecibels, "backscatter-decibels", "backscatter, decibels"},
-    {ValueState::Quantity, "quantity", "a quantity"},
-    {ValueState::ClassCodes, "class-codes", "class codes"}};
+    {ValueState::Unknown, "unknown", words("not known")},
+    {ValueState::RawCounts, "raw-counts", words("raw counts")},
+    {ValueState::TopOfAtmosphere, "top-of-atmosphere", words("top-of-atmosphere reflectance")},
+    {ValueState::SurfaceReflectance, "surface-reflectance", words("surface reflectance")},
+    {ValueState::BackscatterPower, "backscatter-power", words("backscatter, power")},
+    {ValueState::BackscatterDecibels, "backscatter-decibels", words("backscatter, decibels")},
+    {ValueState::Quantity, "quantity", words("a quantity")},
+    {ValueState::ClassCodes, "class-codes", words("class codes")}};
 
 std::vector<fs::path> filesIn(const fs::path& folder) {
   std::vector<fs::path> files;
@@ -43,8 +44,8 @@ std::vector<fs::path> filesIn(const fs::path& folder) {
     return naturalLess(a.filename().string(), b.filename().string());
   });
   if (files.empty())
-    throw Error(fmt::format("The folder “{}” holds no rasters; choose one with a file a band.",
-                            folder.string()));
+    throw Error("The folder “{}” holds no rasters; choose one with a file a band.",
+                folder.string());
   return withoutPreviews(files);
 }
 
@@ -60,10 +61,10 @@ void appendBands(Scene& scene, const fs::path& path, bool oneOfMany) {
   const RasterFile file(path);
   if (!scene.bands.empty() && !canBringTogether(scene.grid, file.grid())) {
     const auto& g = file.grid();
-    throw Error(fmt::format(
+    throw Error(
         "“{}” is {} x {} pixels, but the bands before it are {} x {} or lie "
         "elsewhere, and without a reference system they cannot be brought together.",
-        path.filename().string(), g.width, g.height, scene.grid.width, scene.grid.height));
+        path.filename().string(), g.width, g.height, scene.grid.width, scene.grid.height);
   }
   const bool finer = !scene.bands.empty() && squareUnits(file.grid(), scene.grid) < 0.999;
   if (scene.bands.empty() || finer) {
@@ -140,7 +141,7 @@ std::string idOf(ValueState s) {
 std::string titleOf(ValueState s) {
   for (const auto& w : kStates)
     if (w.state == s) return w.title;
-  return "not known";
+  return kStates[0].title;
 }
 
 ValueState valueStateFrom(const std::string& id) {
@@ -169,8 +170,8 @@ const std::vector<std::string>& knownRoles() {
 void requireRole(const std::string& role) {
   const auto& known = knownRoles();
   if (std::find(known.begin(), known.end(), role) == known.end())
-    throw Error(fmt::format("“{}” is not a band role.{} The roles are {}.", role,
-                            didYouMean(role, known), listed(known)));
+    throw Error("“{}” is not a band role.{} The roles are {}.", role, didYouMean(role, known),
+                listed(known));
 }
 
 bool Scene::isRadar() const {
@@ -261,8 +262,8 @@ void setRoles(Scene& scene, const std::map<std::string, int>& roles) {
   for (const auto& [role, number] : roles) {
     requireRole(role);
     if (number < 1 || number > static_cast<int>(scene.bands.size()))
-      throw Error(fmt::format("There is no band {} for {}; “{}” has {} bands.", number, role,
-                              scene.name, scene.bands.size()));
+      throw Error("There is no band {} for {}; “{}” has {} bands.", number, role, scene.name,
+                  scene.bands.size());
   }
   for (const auto& [role, number] : roles) {
     for (auto& band : scene.bands)
@@ -405,7 +406,7 @@ Scene sceneFrom(const Json& json, const fs::path& base) {
     scene.shift = {json["shift"].at(0).get<double>(), json["shift"].at(1).get<double>()};
   scene.pass = json.value("pass", "");
   scene.incidence = json.value("incidence", 0.0);
-  if (scene.bands.empty()) throw Error(fmt::format("The scene “{}” has no bands.", scene.name));
+  if (scene.bands.empty()) throw Error("The scene “{}” has no bands.", scene.name);
   scene.gridBand = std::min(json.value("grid_band", size_t{0}), scene.bands.size() - 1);
   scene.grid = RasterFile(scene.bands[scene.gridBand].file).grid().moved(scene.shift);
   return scene;
@@ -413,10 +414,13 @@ Scene sceneFrom(const Json& json, const fs::path& base) {
 
 const std::vector<Composite>& composites() {
   static const std::vector<Composite> all{
-      {"natural", "natural colour", {"red", "green", "blue"}},
-      {"vegetation", "vegetation false colour", {"nir", "red", "green"}},
-      {"bare-soil", "bare-soil false colour", {"swir16", "nir", "blue"}},
-      {"radar", "radar colour", {"vv", "vh", "vv"}}};
+      {"natural", words("natural colour"), words("natural"), {"red", "green", "blue"}},
+      {"vegetation",
+       words("vegetation false colour"),
+       words("vegetation"),
+       {"nir", "red", "green"}},
+      {"bare-soil", words("bare-soil false colour"), words("bare soil"), {"swir16", "nir", "blue"}},
+      {"radar", words("radar colour"), words("radar"), {"vv", "vh", "vv"}}};
   return all;
 }
 

@@ -41,8 +41,7 @@ struct SceneBand {
   std::string role;       // "" when not known
   double wavelength = 0;  // centre, nm; 0 when not known
   RasterFile::Conversion conversion;
-  std::filesystem::path reduced =
-      {};  // a copy for looking from afar, of our own; "" when there is none
+  std::filesystem::path reduced{};  // our own copy for looking from afar; "" for none
 };
 
 /// One thing a quality band flags: a bit of its numbers (from 0), or a whole number.
@@ -141,7 +140,7 @@ Scene sceneFrom(const Json& json, const std::filesystem::path& base);
 
 /// Bands by meaning: three roles as red, green, blue.
 struct Composite {
-  std::string id, title;
+  std::string id, title, shortTitle;  // "vegetation false colour", "vegetation"
   std::array<std::string, 3> roles;
 };
 const std::vector<Composite>& composites();

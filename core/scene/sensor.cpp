@@ -31,9 +31,9 @@ Sensor sensorFrom(const Json& s) {
     one.bands.push_back(
         {b.at("name"), b.value("role", ""), b.value("wavelength", 0.0), b.value("width", 0.0)});
   if (one.bands.empty() || one.bands.size() > kMostBands)
-    throw Error(fmt::format("“{}” has {} bands.", one.title, one.bands.size()));
+    throw Error("“{}” has {} bands.", one.title, one.bands.size());
   if (one.scale == 0 || !std::isfinite(one.scale) || !std::isfinite(one.offset))
-    throw Error(fmt::format("The scale of “{}” is 0 or no number.", one.title));
+    throw Error("The scale of “{}” is 0 or no number.", one.title);
   for (const auto& b : one.bands)
     if (!b.role.empty()) requireRole(b.role);
   return one;
@@ -108,7 +108,7 @@ void keepSensor(const Scene& scene, const std::string& title) {
   for (const auto& s : presets()) {
     ids.push_back(s.id);
     if (lowered(s.title) == lowered(title))
-      throw Error(fmt::format("There is a preset “{}” already; take another name.", s.title));
+      throw Error("There is a preset “{}” already; take another name.", s.title);
   }
   Sensor one;
   one.id = freshName("own-" + plainName(title), ids);
@@ -128,11 +128,11 @@ void dropSensor(const std::string& id) {
   writeOwn();
 }
 
-std::string whyNot(const Sensor& preset, const Scene& scene) {
+Sentence whyNot(const Sensor& preset, const Scene& scene) {
   if (fitted(preset, scene).empty())
-    return fmt::format("The preset {} has {} bands, but “{}” has {}; set the roles band by band.",
-                       preset.title, preset.bands.size(), scene.name, scene.bands.size());
-  return {};
+    return Sentence("The preset {} has {} bands, but “{}” has {}; set the roles band by band.",
+                    preset.title, preset.bands.size(), scene.name, scene.bands.size());
+  return Sentence("");
 }
 
 const Sensor& sensor(const std::string& id) {
@@ -141,12 +141,12 @@ const Sensor& sensor(const std::string& id) {
     if (s.id == id) return s;
     ids.push_back(s.id);
   }
-  throw Error(fmt::format("There is no sensor preset “{}”; the presets are {}.{}", id, listed(ids),
-                          didYouMean(id, ids)));
+  throw Error("There is no sensor preset “{}”; the presets are {}.{}", id, listed(ids),
+              didYouMean(id, ids));
 }
 
 void applySensor(Scene& scene, const Sensor& preset) {
-  if (const std::string why = whyNot(preset, scene); !why.empty()) throw Error(why);
+  if (const Sentence why = whyNot(preset, scene); !why.empty()) throw Error(why);
   scene.sensor = preset.id;
   if (scene.state == ValueState::Unknown) scene.state = preset.state;
   const auto by = fitted(preset, scene);

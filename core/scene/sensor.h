@@ -32,7 +32,7 @@ const std::vector<Sensor>& sensors();
 void keepSensor(const Scene& scene, const std::string& title);
 void dropSensor(const std::string& id);
 /// Why a preset does not fit the scene; empty when it does.
-std::string whyNot(const Sensor& sensor, const Scene& scene);
+Sentence whyNot(const Sensor& sensor, const Scene& scene);
 /// Error with the nearest known id.
 const Sensor& sensor(const std::string& id);
 /// Fills roles, wavelengths, state, and scale, offset and no-data where the file gives none.

@@ -104,7 +104,7 @@ Scene openStacItem(const fs::path& item) {
   const Json json = readJson(item);
   if (!json.is_object() || json.value("type", Json()) != "Feature" || !json.contains("assets") ||
       !json["assets"].is_object())
-    throw Error(fmt::format("“{}” is not a STAC item; choose one with “assets”.", item.string()));
+    throw Error("“{}” is not a STAC item; choose one with “assets”.", item.string());
   Scene scene = sceneOfStacItem(json, item.parent_path());
   if (scene.name.empty()) scene.name = item.stem().string();
   return scene;
@@ -141,12 +141,12 @@ Scene sceneOfStacItem(const Json& json, const fs::path& folder) {
     scene.incidence = properties.value("view:incidence_angle", 0.0);
   } catch (const Json::exception&) {
     throw Error(
-        fmt::format("The assets of the STAC item “{}” are not as the standard says; check "
-                    "“href” and “eo:bands”.",
-                    name));
+        "The assets of the STAC item “{}” are not as the standard says; check "
+        "“href” and “eo:bands”.",
+        name);
   }
   if (scene.bands.empty())
-    throw Error(fmt::format("The STAC item “{}” has no data assets; choose another.", name));
+    throw Error("The STAC item “{}” has no data assets; choose another.", name);
   return scene;
 }
 

@@ -35,8 +35,7 @@ Product stack(const Study& study, const Json& step, const Progress& progress, co
     making.uses(study, s.id);
     const auto number = b.at("band").get<size_t>();
     if (number >= s.scene.bands.size())
-      throw Error(fmt::format("“{}” has no band {} any more; choose bands again.", s.scene.name,
-                              number + 1));
+      throw Error("“{}” has no band {} any more; choose bands again.", s.scene.name, number + 1);
     scenes.push_back(s.scene);
     sources.push_back({&scenes.back(), number});
     spec.bands.push_back(s.scene.bands[number]);

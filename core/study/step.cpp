@@ -79,8 +79,7 @@ Product makeClassMap(const Study& study, const Json& step, const Progress& progr
   const auto bands = step.at("bands").get<std::vector<size_t>>();
   for (size_t b : bands)
     if (b >= s.scene.bands.size())
-      throw Error(
-          fmt::format("“{}” has no band {} any more; choose bands again.", s.scene.name, b + 1));
+      throw Error("“{}” has no band {} any more; choose bands again.", s.scene.name, b + 1);
   Making making(study, step, ProductKind::ClassMap, ".tif", into);
   making.uses(study, s.id);
   making.uses(study, kTrainingInput);
@@ -215,7 +214,7 @@ Product runStep(const Study& study, const Json& step, const Progress& progress,
   for (const auto* makers : {&sceneMakers(), &changeMakers(), &importMakers()})
     if (const auto at = makers->find(what); at != makers->end())
       return at->second(study, step, progress, into);
-  throw Error(fmt::format("“{}” is no step this version knows.", what));
+  throw Error("“{}” is no step this version knows.", what);
 }
 
 void exportClassPolygons(const Product& map, const std::vector<int>& codes, const fs::path& target,

@@ -12,6 +12,7 @@
 #include "base/error.h"
 #include "base/outputs.h"
 #include "base/text.h"
+#include "base/words.h"
 #include "outline/shape_json.h"
 
 namespace fs = std::filesystem;
@@ -26,17 +27,19 @@ struct KindWords {
   ProductKind kind;
   const char *id, *title;
 };
-constexpr KindWords kKinds[] = {
-    {ProductKind::Index, "index", "index"},    {ProductKind::ClassMap, "class-map", "class map"},
-    {ProductKind::Points, "points", "points"}, {ProductKind::Table, "table", "readings"},
-    {ProductKind::Labels, "labels", "labels"}, {ProductKind::Quantity, "quantity", "quantity"},
-    {ProductKind::Scene, "scene", "scene"},    {ProductKind::Areas, "areas", "areas by date"}};
+constexpr KindWords kKinds[] = {{ProductKind::Index, "index", words("index")},
+                                {ProductKind::ClassMap, "class-map", words("class map")},
+                                {ProductKind::Points, "points", words("points")},
+                                {ProductKind::Table, "table", words("readings")},
+                                {ProductKind::Labels, "labels", words("labels")},
+                                {ProductKind::Quantity, "quantity", words("quantity")},
+                                {ProductKind::Scene, "scene", words("scene")},
+                                {ProductKind::Areas, "areas", words("areas by date")}};
 
 ProductKind kindFrom(const std::string& id) {
   for (const auto& k : kKinds)
     if (id == k.id) return k.kind;
-  throw Error(
-      fmt::format("“{}” is no kind of product; the study was made by another version.", id));
+  throw Error("“{}” is no kind of product; the study was made by another version.", id);
 }
 
 /// "FILE:LAYER" with a relative file, and back.
@@ -108,8 +111,8 @@ Product productFrom(const Json& j, const fs::path& base) {
   if (j.contains("inputs"))
     for (const auto& i : j["inputs"]) p.inputs.push_back({i.at("id"), i.value("revision", 0)});
   if (!usable(p))
-    throw Error(fmt::format(
-        "What the study says of “{}” is not complete; restore study.json from a copy.", p.name));
+    throw Error("What the study says of “{}” is not complete; restore study.json from a copy.",
+                p.name);
   return p;
 }
 
@@ -139,8 +142,8 @@ struct Study::Lock {
       : fd(::open(file.c_str(), O_CREAT | O_RDWR | O_CLOEXEC, 0644)) {
     if (fd >= 0 && flock(fd, LOCK_EX | LOCK_NB) != 0) {
       close(fd);
-      throw Error(fmt::format("The study “{}” is open already; close it there first.",
-                              file.parent_path().filename().string()));
+      throw Error("The study “{}” is open already; close it there first.",
+                  file.parent_path().filename().string());
     }
   }
   ~Lock() {
@@ -184,12 +187,11 @@ Json readWhole(const fs::path& file) {
 Study Study::create(const fs::path& folder, const std::string& name) {
   std::error_code ec;
   if (fs::exists(folder, ec) && !fs::is_empty(folder, ec))
-    throw Error(
-        fmt::format("“{}” is not empty; choose a new folder for the study.", folder.string()));
+    throw Error("“{}” is not empty; choose a new folder for the study.", folder.string());
   fs::create_directories(folder, ec);
   if (ec)
-    throw Error(fmt::format("The folder “{}” cannot be made ({}); choose another.", folder.string(),
-                            ec.message()));
+    throw Error("The folder “{}” cannot be made ({}); choose another.", folder.string(),
+                ec.message());
   Study study;
   study.folder_ = fs::absolute(folder).lexically_normal();
   study.name = name;
@@ -203,8 +205,7 @@ Study Study::open(const fs::path& path) {
       fs::absolute(path.filename() == "study.json" ? path.parent_path() : path).lexically_normal();
   std::error_code ec;
   if (!fs::exists(folder / "study.json", ec) && !fs::exists(folder / "study.json.last", ec))
-    throw Error(fmt::format("“{}” is not a study; choose a folder that holds a study.json.",
-                            path.string()));
+    throw Error("“{}” is not a study; choose a folder that holds a study.json.", path.string());
   Study study;
   study.folder_ = folder;
   study.lock_ = std::make_shared<Lock>(folder / "study.lock");
@@ -216,8 +217,8 @@ Study Study::open(const fs::path& path) {
   }
   study.readFrom(readJson(folder / "study.json.last", kFormat, kVersion));
   fs::rename(folder / "study.json", folder / "study.json.damaged", ec);
-  study.notice =
-      "study.json was damaged; the last good version was opened instead. " + study.notice;
+  const Sentence damaged("study.json was damaged; the last good version was opened instead.");
+  study.notice = study.notice.empty() ? damaged : Sentence("{} {}", damaged, study.notice);
   return study;
 }
 
@@ -238,8 +239,7 @@ void Study::save() const {
 void Study::saveCopy(const fs::path& target) const {
   std::error_code ec;
   if (fs::exists(target, ec))
-    throw Error(
-        fmt::format("“{}” exists already; choose a new name for the copy.", target.string()));
+    throw Error("“{}” exists already; choose a new name for the copy.", target.string());
   const fs::path part = target.string() + ".part";
   try {
     fs::create_directories(part);
@@ -251,8 +251,7 @@ void Study::saveCopy(const fs::path& target) const {
     fs::rename(part, target);
   } catch (const fs::filesystem_error& e) {
     fs::remove_all(part, ec);
-    throw Error(fmt::format("The copy could not be written ({}); choose another place.",
-                            e.code().message()));
+    throw Error("The copy could not be written ({}); choose another place.", e.code().message());
   }
 }
 
@@ -368,8 +367,8 @@ void moveWithCompanions(const fs::path& from, const fs::path& to, const std::str
     if (fs::exists(from.string() + companion, ec))
       fs::rename(from.string() + companion, to.string() + companion, ec);
     if (ec)
-      throw Error(fmt::format("The file of “{}” could not be moved ({}); check the study's folder.",
-                              name, ec.message()));
+      throw Error("The file of “{}” could not be moved ({}); check the study's folder.", name,
+                  ec.message());
   }
 }
 
@@ -461,7 +460,7 @@ fs::path Study::freshFile(const std::string& wanted, const std::string& ending) 
   const fs::path sub = folder_ / "products";
   std::error_code ec;
   fs::create_directories(sub, ec);
-  if (ec) throw Error(fmt::format("The study's folder cannot be written to ({}).", ec.message()));
+  if (ec) throw Error("The study's folder cannot be written to ({}).", ec.message());
   const std::string stem = fileStem(wanted);
   fs::path file = sub / (stem + ending);
   for (int n = 2; fs::exists(file, ec); ++n) file = sub / fmt::format("{}-{}{}", stem, n, ending);
@@ -563,11 +562,11 @@ void Study::readFrom(const Json& j) {
                               "scene-revisions", "delivery-revisions"})
       if (place.contains(count) && !place[count].is_number_integer()) place.erase(count);
   } catch (const Json::exception& e) {
-    throw Error(fmt::format("The study “{}” is not complete ({}); restore it from a copy.",
-                            folder_.string(), e.what()));
+    throw Error("The study “{}” is not complete ({}); restore it from a copy.", folder_.string(),
+                e.what());
   }
   if (!lost.empty())
-    notice += fmt::format(
+    notice = Sentence(
         "The files of {} are missing; bring them back to their place and open the "
         "study again.",
         listed(lost));

@@ -84,7 +84,8 @@ class Study {
   void saveCopy(const std::filesystem::path& folder) const;
 
   const std::filesystem::path& folder() const { return folder_; }
-  std::string name, notice;
+  std::string name;
+  Sentence notice{""};
   Legend legend;
   std::vector<TrainingArea> training;  // in trainingCrs
   std::string trainingCrs;

@@ -81,9 +81,9 @@ SignatureSet computeSignatures(const Scene& scene, const std::vector<size_t>& ba
                                const Progress& progress) {
   if (labels.pixels == 0)
     throw Error(
-        fmt::format("No training area covers a pixel of “{}”; check that they lie on the "
-                    "scene and are larger than a pixel.",
-                    scene.name));
+        "No training area covers a pixel of “{}”; check that they lie on the "
+        "scene and are larger than a pixel.",
+        scene.name);
   const BandReader reader(scene, bands);
   std::map<int, Accumulator> accumulators;
   BandBlock block;
@@ -114,9 +114,9 @@ SignatureSet computeSignatures(const Scene& scene, const std::vector<size_t>& ba
   }
   if (set.classes.empty())
     throw Error(
-        fmt::format("All training pixels of “{}” are empty; draw areas where the scene has "
-                    "values.",
-                    scene.name));
+        "All training pixels of “{}” are empty; draw areas where the scene has "
+        "values.",
+        scene.name);
   return set;
 }
 
@@ -136,9 +136,9 @@ void requireCovariances(const SignatureSet& set) {
   for (const auto& c : set.classes) {
     if (c.pixels <= bands)
       throw Error(
-          fmt::format("“{}” has {} training pixel{}, too few for a covariance over {} bands; "
-                      "draw at least {}, better {}.",
-                      c.name, c.pixels, c.pixels == 1 ? "" : "s", bands, bands + 1, 10 * bands));
+          "“{}” has {} training pixel{}, too few for a covariance over {} bands; "
+          "draw at least {}, better {}.",
+          c.name, c.pixels, c.pixels == 1 ? "" : "s", bands, bands + 1, 10 * bands);
     // Bands that repeat each other leave a pivot that is nothing but rounding; of correlations, for
     // the units of the bands say nothing of it.
     const Eigen::VectorXd sd = c.sd();
@@ -146,9 +146,9 @@ void requireCovariances(const SignatureSet& set) {
                                             sd.cwiseInverse().asDiagonal());
     if (!(sd.minCoeff() > 0) || !(ldlt.vectorD().minCoeff() > 1e-12))
       throw Error(
-          fmt::format("The training pixels of “{}” do not vary enough for a covariance over "
-                      "these bands; leave out bands that repeat others or draw more areas.",
-                      c.name));
+          "The training pixels of “{}” do not vary enough for a covariance over "
+          "these bands; leave out bands that repeat others or draw more areas.",
+          c.name);
   }
 }
 

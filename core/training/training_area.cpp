@@ -34,7 +34,7 @@ std::vector<TrainingArea> readTrainingAreas(const std::string& name, const Train
     areas.push_back(std::move(a));
   }
   if (areas.empty())
-    throw Error(fmt::format("“{}” holds no polygons or points; choose a layer with shapes.", name));
+    throw Error("“{}” holds no polygons or points; choose a layer with shapes.", name);
   return areas;
 }
 

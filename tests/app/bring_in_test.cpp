@@ -275,6 +275,18 @@ class ArchiveWindow : public BringInWindow {
   }
 };
 
+TEST_F(ArchiveWindow, ItsListHasTheOneScrollBar) {
+  w().resize(1280, 760);
+  openArchive();
+  d().settle();
+  EXPECT_GT(list()->verticalScrollBar()->maximum(), 0);
+  for (auto* area : w().findChildren<QScrollArea*>()) {
+    if (!area->isVisible() || !area->isAncestorOf(list())) continue;
+    EXPECT_TRUE(QTest::qWaitFor([&] { return area->verticalScrollBar()->maximum() == 0; }));
+  }
+  look("archive");
+}
+
 TEST_F(ArchiveWindow, ASearchNarrowsWhatIsFound) {
   openArchive();
   EXPECT_EQ(list()->count(), 17);

@@ -3,6 +3,7 @@
 #include "desks/accuracy/accuracy_desk.h"
 #include "legend/class_map.h"
 #include "shell/facts.h"
+#include "text_fits.h"
 #include "view/ramp.h"
 #include "window_fixture.h"
 
@@ -103,6 +104,22 @@ TEST_F(DeskWindow, FactsAreWords) {
   EXPECT_EQ(sheet->window(), &w());
 }
 
+TEST_F(DeskWindow, FactsKeepTheHyphensOfNamesFormulasAndDates) {
+  Study study = s();
+  Product p;
+  p.name = "Made by hand";
+  p.kind = ProductKind::ClassMap;
+  p.step = {{"do", "rules"},
+            {"date", "2031-07-18"},
+            {"how", "gram-schmidt"},
+            {"rules", {{{"name", "Sea-grass"}, {"when", "nir - red > 0.1"}}}}};
+  QTextDocument text;
+  text.setHtml(factsOf(study, q(study.addProduct(p))));
+  const QString plain = text.toPlainText();
+  for (const char* wanted : {"18 Jul 2031", "Gram–Schmidt", "Sea-grass where nir - red > 0.1"})
+    EXPECT_TRUE(plain.contains(wanted)) << wanted << " in " << plain.toStdString();
+}
+
 TEST_F(DeskWindow, FindKnowsWhatHasAButtonAMenuEntryOrAMode) {
   for (const auto& [text, wanted] : std::initializer_list<std::pair<const char*, const char*>>{
            {"daylight", "Look: daylight"},
@@ -161,48 +178,15 @@ TEST_F(DeskWindow, BeforeLabellingTheAccuracyDeskShowsWhatIsKnown) {
   d().until([&] { return table->rowCount() > 0 && table->item(0, 2)->text() != "…"; },
             "the counts");
   for (int r = 0; r < table->rowCount(); ++r) EXPECT_EQ(table->item(r, 2)->text(), "6");
-  d().click("primary");
-  d().until([&] { return s().newest(ProductKind::Labels) != nullptr && w().labelling().ready(); },
-            "the labelling desk");
+  startLabelling();
   w().goTo(5);
   EXPECT_FALSE(table->isVisible());
-}
-
-/// Every pair of visible widgets of one parent stands beside, not over, each other.
-void expectNothingOverlaps(QWidget* within) {
-  for (auto* parent : within->findChildren<QWidget*>()) {
-    QList<QWidget*> shown;
-    for (auto* child : parent->children())
-      if (auto* one = qobject_cast<QWidget*>(child);
-          one != nullptr && one->isVisible() && !one->isWindow())
-        shown << one;
-    if (qobject_cast<QAbstractScrollArea*>(parent) != nullptr ||
-        qobject_cast<QStackedWidget*>(parent) != nullptr || parent->layout() == nullptr)
-      continue;
-    for (int i = 0; i < shown.size(); ++i)
-      for (int j = i + 1; j < shown.size(); ++j) {
-        const QRect both = shown[i]->geometry() & shown[j]->geometry();
-        EXPECT_TRUE(both.width() < 2 || both.height() < 2)
-            << shown[i]->metaObject()->className() << " " << shown[i]->objectName().toStdString()
-            << " over " << shown[j]->metaObject()->className() << " "
-            << shown[j]->objectName().toStdString();
-      }
-  }
-  // And a text has the room it needs.
-  for (auto* label : within->findChildren<QLabel*>()) {
-    if (!label->isVisible() || label->text().isEmpty() || !label->wordWrap()) continue;
-    EXPECT_GE(label->height() + 1, label->heightForWidth(label->width()))
-        << label->text().toStdString();
-  }
 }
 
 TEST_F(DeskWindow, NothingLiesOverAnythingInTheMatrixSheetWithItsLongestSentences) {
   makeMap();
   makePoints("4");
-  d().stage(5);
-  d().click("primary");
-  d().until([&] { return s().newest(ProductKind::Labels) != nullptr && w().labelling().ready(); },
-            "the labelling desk");
+  startLabelling();
   for (size_t i = 0; i < w().book().labelling().points().size(); ++i)
     w().book().labelling().label(1 + static_cast<int>(i % 9), now());
   w().book().labelling().close();

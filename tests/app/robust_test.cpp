@@ -29,10 +29,7 @@ TEST_F(Robust, EveryFileOfTheStudyVanishesWhileEachDeskIsOpen) {
   makeIndex();
   makeMap();
   makePoints("5");
-  d().stage(5);
-  d().click("primary");
-  d().until([&] { return s().newest(ProductKind::Labels) != nullptr && w().labelling().ready(); },
-            "the labelling desk");
+  startLabelling();
   QTest::keyClick(&w().labelling(), Qt::Key_1);
   for (const char* folder : {"scenes", "outlines", "products", "bin"})
     fs::remove_all(s().folder() / folder);
@@ -45,7 +42,8 @@ TEST_F(Robust, EveryFileOfTheStudyVanishesWhileEachDeskIsOpen) {
     for (int i = 0; i < 3; ++i) QTest::mouseMove(&w().view(), QPoint(200 + 40 * i, 200));
     w().view().setCentre({410000.0 + stage * 100, 5720000}, 7 + stage);
     QTest::keyClick(&w().view(), Qt::Key_P);
-    QTest::qWait(30);  // whatever was asked for comes to its end, some way or other
+    auto* probe = w().findChild<Probe*>("probe");
+    d().until([&] { return !probe->waiting(); }, "the probe's answer");
     for (auto* b : w().findChildren<QPushButton*>("primary"))
       if (b->isVisible() && b->isEnabled()) QTest::mouseClick(b, Qt::LeftButton);
     d().until([&] { return !w().bench().jobs().busy(); }, "the job to end");
@@ -74,10 +72,7 @@ TEST_F(Robust, WhatAHandlerThrowsIsOneSentence) {
 TEST_F(Robust, ALabelGivenWhileTheLabelsAreBroughtUpToDateStays) {
   makeMap();
   makePoints("5");
-  d().stage(5);
-  d().click("primary");
-  d().until([&] { return s().newest(ProductKind::Labels) != nullptr && w().labelling().ready(); },
-            "the labelling desk");
+  startLabelling();
   const std::string labels = s().newest(ProductKind::Labels)->id,
                     map = s().newest(ProductKind::ClassMap)->id;
   w().book().labelling().label(1, now());
@@ -238,6 +233,29 @@ TEST_F(Robust, ALargeSceneWithoutOverviewsGetsCopiesOfItsOwn) {
   w().bench().undo().undo();
   w().bench().undo().redo();
   EXPECT_EQ(s().scene(id)->scene.bands[0].reduced, reduced);
+}
+
+TEST_F(Robust, ASecondClickBeforeTheFirstIsDoneMakesNothingTwice) {
+  d().stage(1);
+  d().click("index-vegetation");
+  d().settle();
+  const size_t n = s().products.size();
+  auto* primary = d().find<QPushButton>("primary");
+  for (int i = 0; i < 3; ++i) QTest::mouseClick(primary, Qt::LeftButton);
+  d().settle();
+  EXPECT_EQ(s().products.size(), n + 1);
+  // A double click is one, also where the first is done at once: the button then means the next.
+  d().click("index-water");
+  d().settle();
+  QTest::mouseDClick(primary, Qt::LeftButton);
+  d().settle();
+  EXPECT_EQ(s().newest(ProductKind::ClassMap), nullptr);
+  // Later it may be made again.
+  const Json step = s().products.back().step;
+  const size_t now = s().products.size();
+  w().bench().run(step, "again");
+  d().settle();
+  EXPECT_EQ(s().products.size(), now + 1);
 }
 
 }  // namespace

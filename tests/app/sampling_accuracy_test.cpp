@@ -101,6 +101,18 @@ TEST_F(SamplingDeskWindow, ReadingsAreTheValuesUnderThePoints) {
   auto* shown = d().find<QTableWidget>("readingsTable");
   EXPECT_TRUE(
       QTest::qWaitFor([&] { return shown->visibleRegion().boundingRect().height() > 100; }));
+  EXPECT_EQ(shown->rowCount(), 10);
+  EXPECT_EQ(shown->verticalScrollBar()->maximum(), 0);
+  EXPECT_EQ(shown->horizontalScrollBar()->maximum(), 0);
+  const auto at = [&](int row) { return shown->item(row, 0)->text().toStdString(); };
+  EXPECT_EQ(at(9), table.rows[9][0]);
+  EXPECT_FALSE(d().find<QPushButton>("beforeRows")->isEnabled());
+  d().click("afterRows");
+  d().click("afterRows");
+  EXPECT_EQ(shown->rowCount(), 5);
+  EXPECT_EQ(at(4), table.rows[24][0]);
+  EXPECT_FALSE(d().find<QPushButton>("afterRows")->isEnabled());
+  EXPECT_EQ(d().find<QLabel>("whereRows")->text(), "rows 21 to 25 of 25");
   auto* layers = d().find<QListWidget>("readLayers");
   ASSERT_GT(layers->count(), 1);
   EXPECT_EQ(layers->verticalScrollBar()->maximum(), 0);
@@ -129,6 +141,47 @@ TEST_F(SamplingDeskWindow, NoTickedLayerIsSaid) {
   EXPECT_TRUE(said().contains("Tick at least one layer"));
 }
 
+TEST(ReadingsTable, EveryColumnIsReachedBesideTheFirst) {
+  Table t;
+  t.columns = {"id"};
+  for (int c = 1; c < 12; ++c) t.columns.push_back("a rather long name " + std::to_string(c));
+  for (int r = 0; r < 3; ++r) {
+    t.rows.emplace_back();
+    for (int c = 0; c < 12; ++c) t.rows.back().push_back(std::to_string(100 * r + c));
+  }
+  ReadingsTable shown;
+  shown.resize(380, 300);
+  shown.QWidget::show();
+  shown.show(t);
+  auto* table = shown.findChild<QTableWidget*>("readingsTable");
+  auto* after = shown.findChild<QPushButton*>("afterColumns");
+  auto* before = shown.findChild<QPushButton*>("beforeColumns");
+  EXPECT_FALSE(shown.findChild<QPushButton*>("afterRows")->isVisible());
+  const auto visible = [&] {
+    std::vector<int> all;
+    for (int c = 0; c < 12; ++c)
+      if (!table->isColumnHidden(c)) all.push_back(c);
+    return all;
+  };
+  std::vector<std::vector<int>> pages{visible()};
+  std::set<int> seen(pages[0].begin(), pages[0].end());
+  while (after->isEnabled() && pages.size() < 20) {
+    QTest::mouseClick(after, Qt::LeftButton);
+    pages.push_back(visible());
+    EXPECT_EQ(pages.back()[0], 0);
+    seen.insert(pages.back().begin(), pages.back().end());
+  }
+  EXPECT_EQ(seen.size(), 12u);
+  EXPECT_GT(pages.size(), 2u);
+  while (before->isEnabled()) {
+    pages.pop_back();
+    QTest::mouseClick(before, Qt::LeftButton);
+    ASSERT_FALSE(pages.empty());
+    EXPECT_EQ(visible(), pages.back());
+  }
+  EXPECT_EQ(pages.size(), 1u);
+}
+
 class AccuracyDeskWindow : public RealWindow {
  protected:
   void SetUp() override {
@@ -138,11 +191,6 @@ class AccuracyDeskWindow : public RealWindow {
     d().stage(5);
   }
   Labelling& labelling() { return w().book().labelling(); }
-  void startLabelling() {
-    d().click("primary");
-    d().until([&] { return w().labelling().isVisible() && !w().book().none(); },
-              "the labelling desk");
-  }
   /// Labels every point as the map has it, but the n-th with the next class.
   void labelAll(size_t wrong) {
     for (size_t i = 0; i < labelling().points().size(); ++i) {

@@ -105,6 +105,13 @@ class RealWindow : public ::testing::Test {
               "the plan");
     d().make("primary", "the points");
   }
+  /// Opens the labelling desk on the map and points that were made.
+  void startLabelling() {
+    d().stage(5);
+    d().click("primary");
+    d().until([&] { return s().newest(ProductKind::Labels) != nullptr && w().labelling().ready(); },
+              "the labelling desk");
+  }
   void key(Qt::Key k, Qt::KeyboardModifiers m = {}) {
     w().activateWindow();  // after a dialog, which a window system would do by itself
     d().until([&] { return w().isActiveWindow(); }, "the window to be active");

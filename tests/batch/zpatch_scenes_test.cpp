@@ -1,6 +1,9 @@
 // Several scenes, brought-in bands and class maps, composites, change, the manual page.
+#include <gdal_priv.h>
+
 #include <cmath>
 
+#include "grid/gdal_start.h"
 #include "legend/legend.h"
 #include "scene/catalogue.h"
 #include "zpatch_run.h"
@@ -289,9 +292,26 @@ TEST_F(ZpatchScenes, FiguresForPeopleHaveTheDigitsOfTheNumberType) {
 }
 
 TEST_F(ZpatchScenes, AVariableOfAFileIsNamedWithoutItsFolder) {
-  writeFloats(folder_ / "s.tif", metricGrid(2, 1), {{1, 2}}, {"nir"});
-  ASSERT_EQ(run("look s.tif"), 0);
   // Whatever stands behind the colon, it is no address on a network.
+  writeFloats(folder_ / "s.tif", metricGrid(2, 1), {{1.5f, 2.5f}}, {"nir"});
+  {
+    startGdal();
+    const auto open = [](const fs::path& file) {
+      return GDALDatasetUniquePtr(GDALDataset::Open(file.c_str()));
+    };
+    auto* netCdf = GetGDALDriverManager()->GetDriverByName("netCDF");
+    ASSERT_NE(netCdf, nullptr);
+    const auto from = open(folder_ / "s.tif");
+    GDALDatasetUniquePtr(
+        netCdf->CreateCopy((folder_ / "s.nc").c_str(), from.get(), 0, nullptr, nullptr, nullptr));
+  }
+  std::ofstream(folder_ / "p.csv") << "id,x,y\n1,500005,4999995\n2,500015,4999995\n";
+  ASSERT_EQ(run("readings p.csv --from s.nc:Band1 --json"), 0) << err();
+  EXPECT_EQ(json()["values"][0][3], "1.5") << json();
+  EXPECT_EQ(json()["values"][1][3], "2.5") << json();
+  EXPECT_EQ(run("look s.nc:Band1"), 0) << err();
+  EXPECT_EQ(run("look s.nc:Tea"), 1);
+  fs::remove(folder_ / "s.nc");
   EXPECT_EQ(run("look s.nc:Band1"), 1);
   EXPECT_NE(err().find("“s.nc” does not exist"), std::string::npos) << err();
 }

@@ -183,8 +183,9 @@ TEST(OwnEntries, ADamagedFileIsKeptBesideWhenAnotherIsWritten) {
   EXPECT_EQ(taken, (std::vector<int>{4}));
   EXPECT_EQ(textOf(folder / "own/list.json.damaged"), half);
   ASSERT_FALSE(ownTroubles().empty());
-  EXPECT_NE(ownTroubles().back().find("line 3"), std::string::npos) << ownTroubles().back();
-  EXPECT_NE(ownTroubles().back().find("list.json.damaged"), std::string::npos);
+  EXPECT_NE(ownTroubles().back().text().find("line 3"), std::string::npos)
+      << ownTroubles().back().text();
+  EXPECT_NE(ownTroubles().back().text().find("list.json.damaged"), std::string::npos);
   unsetenv("ZPATCH_OWN");
 }
 
@@ -195,22 +196,25 @@ TEST(ParseJson, ANumberThatIsTooLargeIsSaid) {
 }
 
 TEST(DiskSpace, WhatDoesNotFitIsRefusedBefore) {
-  const std::string said = sentenceOf([] { requireRoom("The scene", 3 << 20, "/proc"); });
+  const std::string said = sentenceOf([] { requireRoom(Sentence("The scene"), 3 << 20, "/proc"); });
   EXPECT_EQ(said,
             "The scene takes 3.0 MiB and 0.0 MiB are free in “/proc”; free some space and try "
             "again.");
   Folder folder;
-  requireRoom("The scene", 1, folder.path());
-  EXPECT_NE(sentenceOf([&] { requireRoom("It", uintmax_t{1} << 60, folder.path()); }), "");
+  requireRoom(Sentence("The scene"), 1, folder.path());
+  EXPECT_NE(sentenceOf([&] { requireRoom(Sentence("It"), uintmax_t{1} << 60, folder.path()); }),
+            "");
 }
 
 TEST(DiskSpace, AFullDiskIsCalledFull) {
   // Nothing can ever be stored in /proc.
-  EXPECT_EQ(notWritten("The layer", "/proc/p.gpkg", "disk I/O error"),
+  EXPECT_EQ(notWritten(Sentence("The layer"), "/proc/p.gpkg", "disk I/O error").text(),
             "The layer could not be written: the disk of “/proc” is full; free some space and try "
             "again.");
   Folder folder;
-  EXPECT_NE(notWritten("The layer", folder / "p.gpkg", "disk I/O error").find("(disk I/O error)"),
+  EXPECT_NE(notWritten(Sentence("The layer"), folder / "p.gpkg", "disk I/O error")
+                .text()
+                .find("(disk I/O error)"),
             std::string::npos);
 }
 

@@ -126,12 +126,12 @@ TEST_F(BringIn, APresetIsFittedByNameToSomeOfItsBands) {
     if (s.bands.size() > 8 && plainBand(s.bands.back().name) == "b12") preset = &s;
   ASSERT_NE(preset, nullptr);
   Scene s = openScene(std::vector<fs::path>{one("x_B08.tif"), one("x_B04.tif")});
-  EXPECT_EQ(whyNot(*preset, s), "");
+  EXPECT_TRUE(whyNot(*preset, s).empty());
   applySensor(s, *preset);
   EXPECT_EQ(s.bandOf("nir"), 0);
   EXPECT_EQ(s.bandOf("red"), 1);
   Scene none = openScene(std::vector<fs::path>{one("x_red.tif"), one("x_nir.tif")});
-  EXPECT_NE(whyNot(*preset, none), "");
+  EXPECT_FALSE(whyNot(*preset, none).empty());
 }
 
 /// A catalogue of three scenes with rasters of a few KiB.

@@ -193,11 +193,11 @@ TEST(CompareLayers, LikelyReasonsAreNamed) {
   EXPECT_EQ(same.rootMeanSquare, 0);
   const auto s = compareLayers(ours, layer("scaled", scaled));
   ASSERT_FALSE(s.reasons.empty());
-  EXPECT_EQ(s.reasons[0].rfind("Scale", 0), 0u) << s.reasons[0];
+  EXPECT_EQ(s.reasons[0].text().rfind("Scale", 0), 0u) << s.reasons[0].text();
   const auto o = compareLayers(ours, layer("offset", offset), folder / "d.tif");
-  EXPECT_EQ(o.reasons.at(0).rfind("Offset", 0), 0u);
+  EXPECT_EQ(o.reasons.at(0).text().rfind("Offset", 0), 0u);
   EXPECT_NEAR(readFloats(folder / "d.tif")[5], -0.3, 1e-6);
   const auto p = compareLayers(ours, layer("partly", partly));
   EXPECT_EQ(p.onlyOurs, 500u);
-  EXPECT_EQ(p.reasons.back().rfind("No data", 0), 0u);
+  EXPECT_EQ(p.reasons.back().text().rfind("No data", 0), 0u);
 }

@@ -64,7 +64,7 @@ TEST(Formats, Study) {
   fs::create_directory(folder / "study");
   fs::copy_file(kFormats / "study.json", folder / "study/study.json");
   const Study study = Study::open(folder / "study");
-  EXPECT_NE(study.notice.find("Vegetation"), std::string::npos) << study.notice;
+  EXPECT_NE(study.notice.text().find("Vegetation"), std::string::npos) << study.notice.text();
   study.save();  // what is missing now is not forgotten
   expectKept(readJson(kFormats / "study.json"), readJson(folder / "study/study.json"));
 }

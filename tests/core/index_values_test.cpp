@@ -238,8 +238,11 @@ TEST(IndexBook, EveryIndexGivesWhatItsSourceSays) {
   for (const auto& [id, formula] : byHand()) EXPECT_NO_THROW(indexEntry(id)) << id;
 }
 
-TEST(IndexBook, ItsReadingNamesTheEnds) {
-  const auto ends = [](const char* id) { return endNames(indexEntry(id)); };
+TEST(IndexBook, ItsEndsHaveNames) {
+  const auto ends = [](const char* id) {
+    const auto& of = indexEntry(id).ends;
+    return std::pair(of.low, of.high);
+  };
   using Ends = std::pair<std::string, std::string>;
   EXPECT_EQ(ends("water"), Ends("The rest", "Open water"));
   EXPECT_EQ(ends("burn"), Ends("Burnt", "The rest"));

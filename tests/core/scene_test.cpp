@@ -220,7 +220,8 @@ TEST_F(Own, APresetIsMadeFromASceneAndFitsTheNext) {
   EXPECT_EQ(other.bandOf("nir"), 1);
   EXPECT_EQ(other.bands[0].conversion.offset, -0.1);
   EXPECT_EQ(other.state, ValueState::SurfaceReflectance);
-  EXPECT_NE(whyNot(kept, openScene(folder_ / "c.tif")).find("has 2 bands"), std::string::npos);
+  EXPECT_NE(whyNot(kept, openScene(folder_ / "c.tif")).text().find("has 2 bands"),
+            std::string::npos);
   EXPECT_NE(sentenceOf([&] { keepSensor(made, "kestrel, two bands"); }).find("another name"),
             std::string::npos);
   EXPECT_NE(sentenceOf([&] { keepSensor(made, ""); }).find("no name"), std::string::npos);

@@ -53,12 +53,15 @@ TEST(Scope, AnotherGridIsBroughtOverAndSaid) {
   EXPECT_FLOAT_EQ(static_cast<float>(st.mean), 2);
   const auto warnings = warningsFor(scope, parseFormula("a.nir + b.nir", scope.names()));
   ASSERT_EQ(warnings.size(), 1u);
-  EXPECT_NE(warnings[0].find("b nir"), std::string::npos);
+  EXPECT_NE(warnings[0].text().find("b nir"), std::string::npos);
 }
 
 std::vector<std::string> warningsOfBoth(const Scene& a, const Scene& b) {
   const Scope scope({{"a", a}, {"b", b}});
-  return warningsFor(scope, parseFormula("a.nir + b.nir", scope.names()));
+  std::vector<std::string> texts;
+  for (const auto& w : warningsFor(scope, parseFormula("a.nir + b.nir", scope.names())))
+    texts.push_back(w.text());
+  return texts;
 }
 
 TEST(Scope, MixedStatesAndUnscaledIntegersAreWarnedAbout) {

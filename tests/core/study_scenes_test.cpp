@@ -227,7 +227,7 @@ TEST(StudySteps, AComparisonWithAnothers) {
   const auto b =
       d.run({{"do", "index"}, {"scene", d.spring}, {"formula", "red + 0.5"}, {"name", "Theirs"}});
   const auto c = d.run({{"do", "compare"}, {"product", a}, {"to", b}, {"name", "Difference"}});
-  EXPECT_EQ(d.study.product(c)->facts["reasons"][0].get<std::string>().rfind("Offset", 0), 0u);
+  EXPECT_EQ(sentenceFrom(d.study.product(c)->facts["reasons"][0]).text().rfind("Offset", 0), 0u);
 }
 
 TEST(StudySteps, AllThatMakesScenesGivesItsValues) {

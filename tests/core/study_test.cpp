@@ -194,7 +194,7 @@ TEST(Study, ADamagedFileFallsBackToTheLastGoodOne) {
   std::ofstream(folder / "study/study.json") << "{\"format\": \"zany-pa";
   const Study back = Study::open(folder / "study");
   EXPECT_EQ(back.name, "Small");
-  EXPECT_NE(back.notice.find("last good version"), std::string::npos);
+  EXPECT_NE(back.notice.text().find("last good version"), std::string::npos);
 }
 
 TEST(Study, RefusesWhatItCannotOpen) {
@@ -221,7 +221,7 @@ TEST(Study, MissingFilesAreNamedAndTheRestIsUsable) {
   }
   const Study back = Study::open(folder / "study");
   EXPECT_EQ(back.products.size(), 1u);
-  EXPECT_NE(back.notice.find("Lost"), std::string::npos);
+  EXPECT_NE(back.notice.text().find("Lost"), std::string::npos);
 }
 
 TEST(Study, FilesNamedFromTheWorkingFolderStayInsideTheStudy) {
@@ -242,7 +242,7 @@ TEST(Study, FilesNamedFromTheWorkingFolderStayInsideTheStudy) {
   fs::current_path(before);
   fs::remove_all(folder / "study");
   const Study copy = Study::open(folder / "copy");
-  EXPECT_TRUE(copy.notice.empty()) << copy.notice;
+  EXPECT_TRUE(copy.notice.empty()) << copy.notice.text();
   ASSERT_EQ(copy.scenes.size(), 1u);
   EXPECT_EQ(copy.scenes[0].scene.bands[0].file, folder / "copy/scenes/s.tif");
   EXPECT_EQ(readLayer(copy.outlines[0].layer).shapes.size(), 1u);
@@ -368,7 +368,7 @@ TEST(Study, OneOfANewerVersionIsNeverOpenedAsTheOldOneBesideIt) {
   // Cut short, the version before is opened.
   std::ofstream(file) << good.substr(0, good.size() / 2);
   const Study back = Study::open(folder / "study");
-  EXPECT_NE(back.notice.find("damaged"), std::string::npos);
+  EXPECT_NE(back.notice.text().find("damaged"), std::string::npos);
   EXPECT_TRUE(fs::exists(folder / "study/study.json.damaged"));
 }
 

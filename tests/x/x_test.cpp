@@ -3,7 +3,6 @@
 #include <QProcess>
 
 #include "app/window_fixture.h"
-#include "shell/application.h"
 
 namespace zp {
 namespace {
@@ -32,7 +31,16 @@ class OnX : public RealWindow {
     moveTo(at);
     xdo({"click", QString::number(button)});
   }
-  static void click(const QWidget* widget, int button = 1) { click(middleOf(widget), button); }
+  static void click(const QWidget* widget, int button = 1) {
+    // Where it stands once layouts have come to rest.
+    QPoint at;
+    int still = 0;
+    EXPECT_TRUE(QTest::qWaitFor([&] {
+      still = std::exchange(at, middleOf(widget)) == middleOf(widget) ? still + 1 : 0;
+      return still > 5;
+    }));
+    click(at, button);
+  }
   static void press(const QString& key) { xdo({"key", key}); }
   static void type(const QString& text) { xdo({"type", "--delay", "5", text}); }
   /// By a hand of its own, for what is dragged keeps the window until it is let go.
@@ -63,7 +71,8 @@ class OnX : public RealWindow {
     QTimer timer;
     QObject::connect(&timer, &QTimer::timeout, [&] {
       QWidget* shown = what();
-      if (worked || shown == nullptr) return;
+      // Keys go to what the window manager has made active, which is later than shown.
+      if (worked || shown == nullptr || (shown->isModal() && !shown->isActiveWindow())) return;
       worked = true;
       timer.stop();
       work(shown);
@@ -71,6 +80,12 @@ class OnX : public RealWindow {
     timer.start(30);
     open();
     return inTime([&] { return worked && what() == nullptr; });
+  }
+  static void choose(QWidget* shown, const QString& entry) {
+    auto* menu = qobject_cast<QMenu*>(shown);
+    ASSERT_NE(menu, nullptr);
+    for (auto* action : menu->actions())
+      if (action->text() == entry) click(menu->mapToGlobal(menu->actionGeometry(action).center()));
   }
   static QWidget* popup() { return QApplication::activePopupWidget(); }
   static QWidget* dialog() { return QApplication::activeModalWidget(); }
@@ -112,13 +127,7 @@ TEST_F(OnX, TheMenuOfACardOpensAndLetsGo) {
   const auto open = [&] { click(firstCard(), 3); };
   EXPECT_TRUE(whileOpen(open, popup, [](QWidget*) { press("Escape"); }));
   expectAlive();
-  EXPECT_TRUE(whileOpen(open, popup, [](QWidget* shown) {
-    auto* menu = qobject_cast<QMenu*>(shown);
-    ASSERT_NE(menu, nullptr);
-    for (auto* action : menu->actions())
-      if (action->text() == "Facts")
-        click(menu->mapToGlobal(menu->actionGeometry(action).center()));
-  }));
+  EXPECT_TRUE(whileOpen(open, popup, [](QWidget* shown) { choose(shown, "Facts"); }));
   EXPECT_TRUE(inTime([&] { return facts()->isVisible(); }));
   expectAlive();
   // Beside the menu, a click closes it.
@@ -179,6 +188,66 @@ TEST_F(OnX, FindIsTypedIntoAndWhatItExplainsLetsGo) {
   expectAlive();
 }
 
+TEST_F(OnX, TheKeysShowAndLetGo) {
+  const auto keys = [&]() -> TextPanel* {
+    for (auto* panel : w().findChildren<TextPanel*>())
+      if (panel->isVisible() && panel->text().contains("find anything")) return panel;
+    return nullptr;
+  };
+  click(firstCard());
+  press("question");
+  ASSERT_TRUE(inTime([&] { return keys() != nullptr; }));
+  expectAlive();
+  press("Escape");
+  EXPECT_TRUE(inTime([&] { return keys() == nullptr; }));
+  expectAlive();
+}
+
+TEST_F(OnX, PolygonsAreChosenInThePanelFromTheMenuOfAMap) {
+  makeMap();
+  PolygonsPanel* panel = nullptr;
+  for (auto* one : w().findChildren<PolygonsPanel*>())
+    if (qobject_cast<FloatingPanel*>(one->parentWidget()) != nullptr) panel = one;
+  ASSERT_NE(panel, nullptr);
+  auto* card = d().find<QWidget>("card-" + q(s().products.back().id));
+  EXPECT_TRUE(whileOpen([&] { click(card, 3); }, popup,
+                        [](QWidget* shown) { choose(shown, "Polygons…"); }));
+  ASSERT_TRUE(inTime([&] { return panel->isVisible(); }));
+  auto* one = panel->findChild<QPushButton*>("polygonsOf-1");
+  ASSERT_NE(one, nullptr);
+  click(one);
+  EXPECT_TRUE(inTime([&] { return !one->isChecked(); }));
+  EXPECT_TRUE(whileOpen([&] { click(panel->findChild<QPushButton*>("writePolygons")); }, dialog,
+                        [](QWidget*) { press("Escape"); }));
+  expectAlive();
+  press("Escape");
+  EXPECT_TRUE(inTime([&] { return !panel->isVisible(); }));
+}
+
+TEST_F(OnX, AClassIsNamedInTheDeskAndItsColourDialogLetsGo) {
+  d().stage(2);
+  importTraining();
+  d().settle();
+  const auto* table = d().find<QTableWidget>("classTable");
+  EXPECT_TRUE(inTime([&] { return table->item(0, 2)->text() != "–"; }));  // the signatures
+  click(d().find<QPushButton>("editClass"));
+  auto* name = w().findChild<QLineEdit*>("className");
+  ASSERT_TRUE(inTime([&] { return name->hasFocus(); }));
+  d().settle();  // what folds out has moved the rest
+  EXPECT_TRUE(whileOpen([&] { click(d().find<QPushButton>("classColour")); }, dialog,
+                        [](QWidget*) { press("Escape"); }));
+  click(name);
+  press("ctrl+a");
+  type("Brackish water");
+  press("Return");
+  EXPECT_TRUE(inTime([&] {
+    return std::any_of(s().legend.classes.begin(), s().legend.classes.end(),
+                       [](const LegendClass& c) { return c.name == "Brackish water"; });
+  }));
+  EXPECT_FALSE(name->isVisible());
+  expectAlive();
+}
+
 TEST_F(OnX, DialogsOpenAndLetGo) {
   click(firstCard());  // the keys go to the window
   EXPECT_TRUE(whileOpen([] { press("ctrl+o"); }, dialog, [](QWidget*) { press("Escape"); }));
@@ -195,14 +264,3 @@ TEST_F(OnX, ThePointerOverThePictureIsAnsweredByTheProbe) {
 
 }  // namespace
 }  // namespace zp
-
-int main(int argc, char** argv) {
-  QTemporaryDir settings;
-  qputenv("XDG_CONFIG_HOME", settings.path().toUtf8());
-  zp::Application app(argc, argv);
-  QApplication::setOrganizationName("zany-patch-test");
-  ::testing::InitGoogleTest(&argc, argv);
-  zp::startGdal();
-  zp::applyLook("dusk");
-  return RUN_ALL_TESTS();
-}

@@ -46,7 +46,7 @@ bool LabelBook::load() {
     Q_EMIT updated();
     return true;
   } catch (const std::exception& e) {
-    Q_EMIT bench_.trouble(QString::fromUtf8(e.what()));
+    Q_EMIT bench_.trouble(sentenceOf(e));
     return false;
   }
 }
@@ -57,7 +57,7 @@ void LabelBook::changed() {
   try {
     writeLabels(p->file, {labelling_, crs_});
   } catch (const std::exception& e) {
-    Q_EMIT bench_.trouble(QString::fromUtf8(e.what()));
+    Q_EMIT bench_.trouble(sentenceOf(e));
   }
   Q_EMIT updated();
 }
@@ -110,13 +110,13 @@ std::optional<Estimate> LabelBook::overall() const {
 }
 
 AccuracyDesk::AccuracyDesk(Workbench& bench, MapView& view, LabelBook& book)
-    : Desk(bench, view, "Accuracy"), book_(book), known_(this) {
+    : Desk(bench, view, txt("Accuracy")), book_(book), known_(this) {
   map_ = new QComboBox;
   map_->setObjectName("accuracyMap");
   points_ = new QComboBox;
   points_->setObjectName("accuracyPoints");
-  body()->addLayout(labelledRow("Map", map_));
-  body()->addLayout(labelledRow("Points", points_));
+  body()->addLayout(labelledRow(txt("Map"), map_));
+  body()->addLayout(labelledRow(txt("Points"), points_));
   advice_ = secondLabel("");
   body()->addWidget(advice_);
   body()->addWidget(hairline());
@@ -126,27 +126,27 @@ AccuracyDesk::AccuracyDesk(Workbench& bench, MapView& view, LabelBook& book)
   bar_ = new QProgressBar;
   bar_->setTextVisible(false);
   body()->addWidget(bar_);
-  table_ = plainTable({"Class", "user's", "producer's"});
+  table_ = plainTable({txt("Class"), txt("user's"), txt("producer's")});
   table_->setObjectName("accuracyTable");
   body()->addWidget(table_);
-  knownTable_ = plainTable({"Class", "mapped ha", "points"});
+  knownTable_ = plainTable({txt("Class"), txt("mapped ha"), txt("points")});
   knownTable_->setObjectName("knownTable");
   knownTable_->setSelectionMode(QAbstractItemView::NoSelection);
   body()->addWidget(knownTable_);
   for (auto* box : {map_, points_})
     connect(box, &QComboBox::activated, this, &AccuracyDesk::showKnown);
-  all_ = linkButton("Show all points");
+  all_ = linkButton(txt("Show all points"));
   all_->setObjectName("allPoints");
   connect(all_, &QPushButton::clicked, this, [this] {
     book_.cell.reset();
     Q_EMIT book_.updated();
   });
   body()->addWidget(all_, 0, Qt::AlignLeft);
-  fresh_ = linkButton("Start again with the map and points above");
+  fresh_ = linkButton(txt("Start again with the map and points above"));
   fresh_->setObjectName("freshLabels");
   body()->addWidget(fresh_, 0, Qt::AlignLeft);
   body()->addStretch();
-  matrix_ = quietButton("Matrix");
+  matrix_ = quietButton(txt("Matrix"));
   matrix_->setObjectName("openMatrix");
   footer()->addWidget(matrix_);
   connect(primary_, &QPushButton::clicked, this, &AccuracyDesk::act);
@@ -156,8 +156,9 @@ AccuracyDesk::AccuracyDesk(Workbench& bench, MapView& view, LabelBook& book)
                        {"points", points_->currentData().toString().toStdString()},
                        {"map", map_->currentData().toString().toStdString()},
                        {"seed", 1},
-                       {"name", "Labels of " + points_->currentText().toStdString()}};
-    bench_.run(step, "Prepare the labelling", [this](const QString&) { Q_EMIT labellingAsked(); });
+                       {"name", txt("Labels of %1").arg(points_->currentText()).toStdString()}};
+    bench_.run(step, txt("Prepare the labelling"),
+               [this](const QString&) { Q_EMIT labellingAsked(); });
   });
   connect(&book_, &LabelBook::updated, this, [this] {
     if (isVisible()) refresh();
@@ -228,38 +229,38 @@ void AccuracyDesk::refresh() {
   if (points_->findData(at) >= 0) points_->setCurrentIndex(points_->findData(at));
   if (map_->count() == 0)
     return setMissing(
-        "Here a map is tested at points whose true class you say, and its confusion matrix and "
-        "accuracies with their intervals appear. There is no map to test yet; make one first.",
-        "Go to mapping", 3);
+        txt("Here a map is tested at points whose true class you say, and its confusion matrix and "
+            "accuracies with their intervals appear. There is no map to test yet; make one first."),
+        txt("Go to mapping"), 3);
   if (points_->count() == 0)
-    return setMissing(
-        "A map is tested at validation points. Place some first, about 30 to 50 in each class.",
-        "Go to sampling", 4);
+    return setMissing(txt("A map is tested at validation points. Place some first, about 30 to 50 "
+                          "in each class."),
+                      txt("Go to sampling"), 4);
   setReady();
   const Labelling& l = book_.labelling();
   setHeading(
-      "Accuracy",
-      "Say what is at each point without seeing the map, then confront your labels with it.");
+      txt("Accuracy"),
+      txt("Say what is at each point without seeing the map, then confront your labels with it."));
   const size_t n = l.points().size(), done = l.labelled();
   advice_->setText(book_.none()
-                       ? "The points come in shuffled order, and the class of the map "
-                         "stays hidden until you close the labelling. Then here stand the "
-                         "user's and producer's accuracy of each class; 30 to 50 points in "
-                         "each say enough. What is known already:"
+                       ? txt("The points come in shuffled order, and the class of the map "
+                             "stays hidden until you close the labelling. Then here stand the "
+                             "user's and producer's accuracy of each class; 30 to 50 points in "
+                             "each say enough. What is known already:")
                        : QString());
   advice_->setVisible(book_.none());
   bar_->setVisible(!book_.none());
   bar_->setRange(0, static_cast<int>(std::max<size_t>(1, n)));
   bar_->setValue(static_cast<int>(done));
   state_->setVisible(!book_.none());
-  state_->setText(QString("%1 of %2 points labelled, %3 unsure.%4")
+  state_->setText(txt("%1 of %2 points labelled, %3 unsure.%4")
                       .arg(done)
                       .arg(n)
                       .arg(l.unsure())
-                      .arg(l.closed() ? " The labelling is closed." : ""));
-  primary_->setText(book_.none() ? "Start labelling"
-                    : l.closed() ? "See the matrix"
-                                 : QString("Go on labelling (%1 left)").arg(n - done));
+                      .arg(l.closed() ? txt(" The labelling is closed.") : ""));
+  primary_->setText(book_.none() ? txt("Start labelling")
+                    : l.closed() ? txt("See the matrix")
+                                 : txt("Go on labelling (%1 left)").arg(n - done));
   fresh_->setVisible(!book_.none());
   all_->setVisible(l.closed() && book_.cell.has_value());
   matrix_->setVisible(!book_.none() && !l.closed());

@@ -1,7 +1,6 @@
 #include "desks/accuracy/labelling_sheet.h"
 
 #include "base/error.h"
-
 #include "sampling/readings.h"
 #include "study/study.h"
 
@@ -67,7 +66,7 @@ LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
     : bench_(bench), book_(book), curvesJob_(this) {
   setObjectName("labellingSheet");
   setFocusPolicy(Qt::StrongFocus);
-  title_ = headingLabel("What is here?");
+  title_ = headingLabel(txt("What is here?"));
   order_ = secondLabel("");
   order_->setObjectName("labelOrder");
   count_ = secondLabel("");
@@ -85,7 +84,7 @@ LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
 
   auto* row = new QHBoxLayout;
   row->setSpacing(20);
-  const char* names[] = {"Close", "Around", "Wide"};
+  const QString names[] = {txt("Close"), txt("Around"), txt("Wide")};
   for (size_t i = 0; i < 3; ++i) {
     Pane& pane = panes_[i];
     pane.name = names[i];
@@ -97,10 +96,9 @@ LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
     pane.view->setAttribute(Qt::WA_TransparentForMouseEvents);
     pane.caption = new QLabel;
     pane.caption->setFont(textFont(10, QFont::Medium));
-    pane.picture = new QComboBox;
+    pane.picture = new LongChoice;
     pane.picture->setFocusPolicy(Qt::ClickFocus);
-    pane.picture->setAccessibleName(QString("Picture of %1").arg(pane.name));
-    pane.picture->setSizeAdjustPolicy(QComboBox::AdjustToContents);
+    pane.picture->setAccessibleName(txt("Picture of %1").arg(pane.name));
     pane.picture->setStyleSheet(
         "QComboBox { background: transparent; border: none; padding-right: 4px; }");
     connect(pane.picture, &QComboBox::activated, this, [this, i](int index) {
@@ -111,8 +109,7 @@ LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
     });
     auto* under = new QHBoxLayout;
     under->addWidget(pane.caption);
-    under->addStretch();
-    under->addWidget(pane.picture);
+    under->addWidget(pane.picture, 1);
     auto* column = new QVBoxLayout;
     column->setSpacing(2);
     column->addWidget(pane.view, 1);
@@ -127,7 +124,7 @@ LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
   for (auto* c : {reflectance_, radar_}) c->setFixedHeight(104), c->setFocusPolicy(Qt::NoFocus);
   note_ = new QPlainTextEdit;
   note_->setObjectName("labelNote");
-  note_->setPlaceholderText("N to write, Esc to go back");
+  note_->setPlaceholderText(txt("N to write, Esc to go back"));
   note_->setFixedHeight(58);
   note_->setTabChangesFocus(true);
   note_->installEventFilter(this);
@@ -143,13 +140,13 @@ LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
   };
   stack(reflectanceTitle_, reflectance_);
   stack(radarTitle_, radar_);
-  stack(secondLabel("Note"), note_);
+  stack(secondLabel(txt("Note")), note_);
 
   keys_ = new QHBoxLayout;
   keys_->setSpacing(8);
   auto* hints = new QHBoxLayout;
   hints->setSpacing(20);
-  unsure_ = chip("Unsure");
+  unsure_ = chip(txt("Unsure"));
   unsure_->setObjectName("unsure");
   unsure_->setFocusPolicy(Qt::NoFocus);
   connect(unsure_, &QPushButton::clicked, this, [this] {
@@ -159,16 +156,16 @@ LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
   });
   hints->addWidget(keyHint("U", ""));
   hints->addWidget(unsure_);
-  hints->addWidget(keyHint("Space", "skip"));
-  hints->addWidget(keyHint("Backspace", "back"));
-  hints->addWidget(keyHint("+ −", "zoom"));
-  hints->addWidget(keyHint("`", "other picture"));
+  hints->addWidget(keyHint(txt("Space"), txt("skip")));
+  hints->addWidget(keyHint(txt("Backspace"), txt("back")));
+  hints->addWidget(keyHint("+ −", txt("zoom")));
+  hints->addWidget(keyHint("`", txt("other picture")));
   hints->addStretch();
-  close_ = quietButton("Close the labelling and see the matrix");
+  close_ = quietButton(txt("Close the labelling and see the matrix"));
   close_->setObjectName("closeLabelling");
   close_->setFocusPolicy(Qt::TabFocus);
   connect(close_, &QPushButton::clicked, this, &LabellingSheet::closeLabelling);
-  auto* pause = quietButton("Pause");
+  auto* pause = quietButton(txt("Pause"));
   pause->setObjectName("pauseLabelling");
   pause->setFocusPolicy(Qt::TabFocus);
   connect(pause, &QPushButton::clicked, this, &LabellingSheet::leaveAsked);
@@ -229,7 +226,7 @@ void LabellingSheet::fillPictures() {
         natural = pictures_.size();
       if (current != nullptr && s.id == current->id && c.id == "vegetation")
         falseColour = pictures_.size();
-      pictures_.push_back(compositePicture(s.id, s.scene, b, q(c.title)));
+      pictures_.push_back(compositePicture(s.id, s.scene, b, txt(c.title)));
     }
     if (compositesOf(s.scene).empty()) pictures_.push_back(bench_.pictureOf(q(s.id)));
   }
@@ -289,18 +286,19 @@ void LabellingSheet::showPoint() {
   }
   const size_t n = l.points().size(), done = l.labelled();
   const bool all = done == n;
-  order_->setText(all ? "Every point has a label. Close the labelling to see what the map says."
-                      : QString("Point %1 of %2, in shuffled order. What the map says stays hidden "
-                                "until you close the labelling.")
-                            .arg(l.position() + 1)
-                            .arg(n));
+  order_->setText(
+      all ? txt("Every point has a label. Close the labelling to see what the map says.")
+          : txt("Point %1 of %2, in shuffled order. What the map says stays hidden "
+                "until you close the labelling.")
+                .arg(l.position() + 1)
+                .arg(n));
   QString left;
   if (paced_ >= 5 && !all) {
     const double minutes = static_cast<double>(pace_.elapsed()) / 60000 /
                            static_cast<double>(paced_) * static_cast<double>(n - done);
-    left = QString(" · about %1 min to go").arg(std::max(1, static_cast<int>(std::ceil(minutes))));
+    left = txt(" · about %1 min to go").arg(std::max(1, static_cast<int>(std::ceil(minutes))));
   }
-  count_->setText(QString("%1 labelled · %2 unsure%3").arg(done).arg(l.unsure()).arg(left));
+  count_->setText(txt("%1 labelled · %2 unsure%3").arg(done).arg(l.unsure()).arg(left));
   bar_->setRange(0, static_cast<int>(n));
   bar_->setValue(static_cast<int>(done));
   unsure_->setChecked(p.unsure);
@@ -309,7 +307,8 @@ void LabellingSheet::showPoint() {
     if (auto* key = findChild<QPushButton*>(QString("key-%1").arg(c.code)))
       key->setChecked(p.reference == c.code);
   if (!note_->hasFocus()) note_->setPlainText(q(p.note));
-  close_->setText(l.closed() ? "See the matrix" : "Close the labelling and see the matrix");
+  close_->setText(l.closed() ? txt("See the matrix")
+                             : txt("Close the labelling and see the matrix"));
   close_->setProperty("part", all ? "primary" : "quiet");
   close_->style()->unpolish(close_);
   close_->style()->polish(close_);
@@ -328,7 +327,8 @@ void LabellingSheet::showPoint() {
       [place = p.place, crs = book_.crs(), scene, radar](const Progress&) {
         Curves c;
         if (scene) {
-          c.reflectanceTitle = q(titleOf(scene->state)) + " by wavelength in nm, " + q(scene->name);
+          c.reflectanceTitle =
+              txt("%1 by wavelength in nm, %2").arg(txt(titleOf(scene->state)), q(scene->name));
           c.reflectanceTitle[0] = c.reflectanceTitle[0].toUpper();
           for (size_t b = 0; b < scene->bands.size(); ++b) {
             const double v = readBandAt({place}, crs, *scene, b)[0];
@@ -351,8 +351,8 @@ void LabellingSheet::showPoint() {
       [this](const Curves& c) {
         reflectanceTitle_->setText(c.reflectanceTitle);
         reflectance_->show(c.wavelengths, c.reflectance, "", "", false, tokens().text);
-        radarTitle_->setText(c.days.isEmpty() ? "No radar scenes with dates in this study."
-                                              : "Radar VH through the season, dB");
+        radarTitle_->setText(c.days.isEmpty() ? txt("No radar scenes with dates in this study.")
+                                              : txt("Radar VH through the season, dB"));
         radar_->setVisible(!c.days.isEmpty());
         radar_->show(c.days, c.backscatter, "", "", true, tokens().accent);
       },

@@ -5,7 +5,7 @@
 namespace zp {
 
 namespace {
-constexpr int kNames = 122, kHead = 92, kMargins = 250, kFoot = 30;
+constexpr int kNames = 122, kHead = 92, kMargins = 250, kFoot = 34;
 
 QString percent(double share) {
   return std::isnan(share) ? QString("–") : decimal(100 * share, 0) + " %";
@@ -14,7 +14,7 @@ QString percent(double share) {
 
 MatrixView::MatrixView(QWidget* parent) : QWidget(parent) {
   setObjectName("matrixView");
-  setAccessibleName("Confusion matrix");
+  setAccessibleName(txt("Confusion matrix"));
   setFocusPolicy(Qt::StrongFocus);
   setMinimumSize(520, 320);
 }
@@ -87,8 +87,8 @@ void MatrixView::paintEvent(QPaintEvent*) {
   const int right = kNames + static_cast<int>(k) * cellWidth();
   p.setFont(textFont(9));
   p.setPen(t.second);
-  p.drawText(QRect(right + 2, kHead - 24, 52, 18), Qt::AlignRight, "points");
-  p.drawText(QRect(right + 70, kHead - 24, 160, 18), Qt::AlignLeft, "user's accuracy");
+  p.drawText(QRect(right + 2, kHead - 24, 52, 18), Qt::AlignRight, txt("points"));
+  p.drawText(QRect(right + 70, kHead - 24, 160, 18), Qt::AlignLeft, txt("user's accuracy"));
   for (size_t i = 0; i < k; ++i) {
     const QRect first = cellRect(i, 0);
     p.setPen(Qt::NoPen);
@@ -135,7 +135,8 @@ void MatrixView::paintEvent(QPaintEvent*) {
   const int foot = kHead + static_cast<int>(k) * cellHeight() + 4;
   p.setPen(t.second);
   p.setFont(textFont(9));
-  p.drawText(QRect(0, foot, kNames - 6, 20), Qt::AlignVCenter, "producer's accuracy");
+  p.drawText(QRect(0, foot - 4, kNames - 6, 30), Qt::AlignVCenter | Qt::TextWordWrap,
+             txt("producer's accuracy"));
   p.setPen(t.text);
   p.setFont(figureFont(9));
   for (size_t j = 0; j < k; ++j) {
@@ -190,10 +191,10 @@ MatrixSheet::MatrixSheet(Workbench& bench, LabelBook& book) : bench_(bench), boo
   auto* chips = new QHBoxLayout;
   chips->setSpacing(6);
   auto* group = new QButtonGroup(this);
-  const std::pair<const char*, MatrixView::Show> shows[] = {
-      {"Counts", MatrixView::Show::Counts},
-      {"Row %", MatrixView::Show::RowShares},
-      {"Column %", MatrixView::Show::ColumnShares}};
+  const std::pair<QString, MatrixView::Show> shows[] = {
+      {txt("Counts"), MatrixView::Show::Counts},
+      {txt("Row %"), MatrixView::Show::RowShares},
+      {txt("Column %"), MatrixView::Show::ColumnShares}};
   for (const auto& [name, show] : shows) {
     auto* c = chip(name);
     group->addButton(c);
@@ -212,7 +213,7 @@ MatrixSheet::MatrixSheet(Workbench& bench, LabelBook& book) : bench_(bench), boo
   sentence_->setObjectName("matrixSentence");
   sentence_->setWordWrap(true);
   sentence_->setTextFormat(Qt::RichText);
-  show_ = linkButton("Show these points →");
+  show_ = linkButton(txt("Show these points →"));
   show_->setObjectName("showPoints");
   connect(show_, &QPushButton::clicked, this, [this] {
     const auto [i, j] = view_->chosen();
@@ -240,7 +241,7 @@ MatrixSheet::MatrixSheet(Workbench& bench, LabelBook& book) : bench_(bench), boo
   auto* side = new QVBoxLayout(inside);
   side->setContentsMargins(18, 14, 18, 8);
   side->setSpacing(8);
-  side->addWidget(headingLabel("How good is the map?"));
+  side->addWidget(headingLabel(txt("How good is the map?")));
   overall_ = new QLabel;
   overall_->setObjectName("overall");
   overall_->setTextFormat(Qt::RichText);
@@ -257,17 +258,17 @@ MatrixSheet::MatrixSheet(Workbench& bench, LabelBook& book) : bench_(bench), boo
   side->addWidget(hairline());
   side->addWidget(counts_);
   side->addWidget(hairline());
-  areaTitle_ = sectionLabel("Area, corrected for map errors");
+  areaTitle_ = sectionLabel(txt("Area, corrected for map errors"));
   side->addWidget(areaTitle_);
-  areas_ = plainTable({"Class", "mapped ha", "estimated ha"});
+  areas_ = plainTable({txt("Class"), txt("mapped ha"), txt("estimated ha")});
   areas_->setObjectName("estimatedAreas");
   areas_->setSelectionMode(QAbstractItemView::NoSelection);
   areas_->setFocusPolicy(Qt::NoFocus);
   side->addWidget(areas_);
-  side->addWidget(secondLabel(
+  side->addWidget(secondLabel(txt(
       "<b>User's accuracy</b>: of what the map calls a class, how much is it on the ground. 100 % "
       "less it is the commission error.<br><b>Producer's accuracy</b>: of what is a class on the "
-      "ground, how much the map found. 100 % less it is the omission error."));
+      "ground, how much the map found. 100 % less it is the omission error.")));
   side->addStretch();
   auto* scroll = new QScrollArea;
   scroll->setObjectName("matrixSide");
@@ -278,14 +279,14 @@ MatrixSheet::MatrixSheet(Workbench& bench, LabelBook& book) : bench_(bench), boo
   scroll->setFocusPolicy(Qt::NoFocus);
   said_ = secondLabel("");
   said_->setObjectName("matrixSaid");
-  auto* csv = primaryButton("Matrix as CSV…");
+  auto* csv = primaryButton(txt("Matrix as CSV…"));
   csv->setObjectName("matrixCsv");
   connect(csv, &QPushButton::clicked, this, [this] {
-    const QString file =
-        QFileDialog::getSaveFileName(this, "Matrix as CSV", "confusion-matrix.csv", "CSV (*.csv)");
+    const QString file = QFileDialog::getSaveFileName(
+        this, txt("Matrix as CSV"), txt("confusion-matrix") + ".csv", txt("CSV (*.csv)"));
     if (!file.isEmpty()) writeCsv(file);
   });
-  auto* back = quietButton("To the view");
+  auto* back = quietButton(txt("To the view"));
   back->setObjectName("matrixBack");
   connect(back, &QPushButton::clicked, this, &MatrixSheet::leaveAsked);
   auto* foot = new QHBoxLayout;
@@ -318,14 +319,14 @@ void MatrixSheet::open() {
   matrix_ = book_.matrix();
   said_->clear();
   if (!matrix_) {
-    title_->setText("There is no label yet");
-    about_->setText("Label some points first.");
+    title_->setText(txt("There is no label yet"));
+    about_->setText(txt("Label some points first."));
     return;
   }
   const auto* map = book_.map();
-  title_->setText(QString("Confusion matrix of “%1”")
-                      .arg(map != nullptr ? q(map->name) : QString("a map that is gone")));
-  about_->setText(QString("Rows: what the map says. Columns: what the reference says. %1 points.")
+  title_->setText(txt("Confusion matrix of “%1”")
+                      .arg(map != nullptr ? q(map->name) : txt("a map that is gone")));
+  about_->setText(txt("Rows: what the map says. Columns: what the reference says. %1 points.")
                       .arg(grouped(matrix_->total())));
   view_->setMatrix(*matrix_, bench_.study().legend);
   const auto weighted = book_.weighted(*matrix_);
@@ -335,38 +336,37 @@ void MatrixSheet::open() {
                             "style='color:%3'>± %2</span>")
                         .arg(decimal(100 * o.value, 1), decimal(50 * (o.high - o.low), 1),
                              tokens().second.name()));
-  interval_->setText(QString("overall accuracy, 95 % interval %1 to %2 %.%3")
+  interval_->setText(txt("overall accuracy, 95 % interval %1 to %2 %.%3")
                          .arg(decimal(100 * o.low, 1), decimal(100 * o.high, 1),
                               weighted
-                                  ? QString(" Weighted by mapped area, since the points were drawn "
-                                            "per class; of the points alone, %1 % are right.")
+                                  ? txt(" Weighted by mapped area, since the points were drawn "
+                                        "per class; of the points alone, %1 % are right.")
                                         .arg(decimal(100 * matrix_->overall().value, 1))
                                   : QString()));
   kappa_->setText(
       std::isnan(k.value)
-          ? QString("Kappa is not defined with one class.")
-          : QString("Kappa &nbsp;<b>%1</b> &nbsp;<span style='color:%4'>interval %2 to %3</span>")
+          ? txt("Kappa is not defined with one class.")
+          : txt("Kappa &nbsp;<b>%1</b> &nbsp;<span style='color:%4'>interval %2 to %3</span>")
                 .arg(decimal(k.value, 3), decimal(k.low, 3), decimal(k.high, 3),
                      tokens().second.name()));
   QString told;
   if (matrix_->skipped > 0)
-    told = QString("%1 point%2 without a label or outside the map %3 left out. ")
-               .arg(matrix_->skipped)
-               .arg(matrix_->skipped == 1 ? "" : "s", matrix_->skipped == 1 ? "is" : "are");
+    told = txt("%n points without a label or outside the map are left out. ",
+               "%n point without a label or outside the map is left out. ",
+               static_cast<qint64>(matrix_->skipped));
   if (!weighted && book_.drawnPerClass())
     told +=
-        "The points were drawn per class of an earlier state of the map, so the accuracy is "
-        "counted "
-        "point by point and not weighted by area. ";
+        txt("The points were drawn per class of an earlier state of the map, so the accuracy is "
+            "counted "
+            "point by point and not weighted by area. ");
   QStringList small;
   for (size_t i = 0; i < matrix_->codes.size(); ++i)
     if (matrix_->rowTotal(i) < 15) small << q(matrix_->names[i]);
   if (!small.isEmpty())
     told +=
-        QString(
-            "Fewer than 15 points are mapped as %1: read those intervals before the percentages.")
+        txt("Fewer than 15 points are mapped as %1: read those intervals before the percentages.")
             .arg(small.join(", "));
-  counts_->setText(told.isEmpty() ? "Every class has at least 15 points on the map." : told);
+  counts_->setText(told.isEmpty() ? txt("Every class has at least 15 points on the map.") : told);
   // The most frequent confusion is what to look at first.
   int wi = 0, wj = 0;
   size_t worst = 0;
@@ -402,17 +402,22 @@ void MatrixSheet::explain(int map, int reference) {
   const auto i = static_cast<size_t>(map), j = static_cast<size_t>(reference);
   const size_t n = matrix_->counts[i][j];
   const QString a = q(matrix_->names[i]).toHtmlEscaped(), b = q(matrix_->names[j]).toHtmlEscaped();
-  const QString points = n == 1 ? QString("1 point") : QString("%1 points").arg(grouped(n));
+  const auto count = static_cast<qint64>(n);
   if (i == j)
     sentence_->setText(
-        QString("<b>%1</b> mapped as %2 %3 %2 on the ground: the map is right there.")
-            .arg(points, a, n == 1 ? "is" : "are"));
+        txt("<b>%1 points</b> mapped as %2 are %2 on the ground: the map is right there.",
+            "<b>%1 point</b> mapped as %2 is %2 on the ground: the map is right there.", count)
+            .arg(grouped(n), a));
   else if (n == 0)
-    sentence_->setText(QString("No point mapped as %1 is %2 on the ground.").arg(a, b));
+    sentence_->setText(txt("No point mapped as %1 is %2 on the ground.").arg(a, b));
   else
-    sentence_->setText(QString("<b>%1</b> mapped as %2 %3 %4 on the ground: a commission error of "
-                               "%2, an omission of %4.")
-                           .arg(points, a, n == 1 ? "is" : "are", b));
+    sentence_->setText(
+        txt("<b>%1 points</b> mapped as %2 are %3 on the ground: a commission error of "
+            "%2, an omission of %3.",
+            "<b>%1 point</b> mapped as %2 is %3 on the ground: a commission error of "
+            "%2, an omission of %3.",
+            count)
+            .arg(grouped(n), a, b));
   show_->setVisible(n > 0);
 }
 
@@ -420,9 +425,9 @@ void MatrixSheet::writeCsv(const QString& file) {
   if (!matrix_) return;
   try {
     writeFileAtomically(file.toStdString(), toCsv(toTable(*matrix_)));
-    said_->setText(QString("The matrix is in “%1”.").arg(file));
+    said_->setText(txt("The matrix is in “%1”.").arg(file));
   } catch (const std::exception& e) {
-    said_->setText(QString::fromUtf8(e.what()));
+    said_->setText(sentenceOf(e));
   }
 }
 

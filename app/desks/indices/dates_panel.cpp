@@ -10,26 +10,26 @@ struct Words {
   const char *title, *about, *action;
 };
 constexpr Words kWords[] = {
-    {"Difference of the index",
-     "The index in hand of the later scene less that of the earlier one. "
-     "Cut it by a threshold afterwards, as any index.",
-     "Make the difference"},
-    {"From one map to the other",
-     "What became of every class between two class maps, as a map and a "
-     "table in hectares; or one class alone: lost, gained and kept.",
-     "Map the change"},
-    {"How often and when a class was there",
-     "Over class maps of many dates: how many times each pixel was of "
-     "the class, or at which date first or last.",
-     "Follow the class"},
-    {"Areas over many dates",
-     "The index in hand with its thresholds over each ticked scene: a table "
-     "and a curve of area against date.",
-     "Follow the area"},
-    {"Against another's layer",
-     "An index of yours less the same quantity made elsewhere, and why they "
-     "may differ.",
-     "Compare the layers"}};
+    {words("Difference of the index"),
+     words("The index in hand of the later scene less that of the earlier one. "
+           "Cut it by a threshold afterwards, as any index."),
+     words("Make the difference")},
+    {words("From one map to the other"),
+     words("What became of every class between two class maps, as a map and a "
+           "table in hectares; or one class alone: lost, gained and kept."),
+     words("Map the change")},
+    {words("How often and when a class was there"),
+     words("Over class maps of many dates: how many times each pixel was of "
+           "the class, or at which date first or last."),
+     words("Follow the class")},
+    {words("Areas over many dates"),
+     words("The index in hand with its thresholds over each ticked scene: a table "
+           "and a curve of area against date."),
+     words("Follow the area")},
+    {words("Against another's layer"),
+     words("An index of yours less the same quantity made elsewhere, and why they "
+           "may differ."),
+     words("Compare the layers")}};
 
 QWidget* row(const QString& label, QWidget* field) {
   return fieldRow(label, {field}, 84);
@@ -54,8 +54,8 @@ DatesPanel::DatesPanel(Workbench& bench, std::function<IndexInHand()> inHand, QW
     : QWidget(parent), bench_(bench), inHand_(std::move(inHand)) {
   what_ = new QComboBox;
   what_->setObjectName("datesWhat");
-  what_->setAccessibleName("What to compare");
-  for (const auto& w : kWords) what_->addItem(w.title);
+  what_->setAccessibleName(txt("What to compare"));
+  for (const auto& w : kWords) what_->addItem(txt(w.title));
   about_ = secondLabel("");
   from_ = new QComboBox;
   from_->setObjectName("datesFrom");
@@ -65,16 +65,15 @@ DatesPanel::DatesPanel(Workbench& bench, std::function<IndexInHand()> inHand, QW
   class_->setObjectName("datesClass");
   when_ = new QComboBox;
   when_->setObjectName("datesWhen");
-  when_->addItem("how many times", "times");
-  when_->addItem("at which date first", "first");
-  when_->addItem("at which date last", "last");
+  when_->addItem(txt("how many times"), "times");
+  when_->addItem(txt("at which date first"), "first");
+  when_->addItem(txt("at which date last"), "last");
   ticks_ = new QListWidget;
   ticks_->setObjectName("datesTicks");
-  ticks_->setAccessibleName("Dates");
-  ticks_->setFixedHeight(128);
+  ticks_->setAccessibleName(txt("Dates"));
   result_ = secondLabel("");
   result_->setObjectName("datesResult");
-  table_ = plainTable({"From \\ to"});
+  table_ = plainTable({txt("From \\ to")});
   table_->setObjectName("datesTable");
   curve_ = new LineChart;
   curve_->setFixedHeight(150);
@@ -83,11 +82,11 @@ DatesPanel::DatesPanel(Workbench& bench, std::function<IndexInHand()> inHand, QW
   layout->setSpacing(8);
   layout->addWidget(what_);
   layout->addWidget(about_);
-  layout->addWidget(fromRow_ = row("Earlier", from_));
-  layout->addWidget(toRow_ = row("Later", to_));
+  layout->addWidget(fromRow_ = row(txt("Earlier"), from_));
+  layout->addWidget(toRow_ = row(txt("Later"), to_));
   layout->addWidget(ticks_);
-  layout->addWidget(classRow_ = row("Class", class_));
-  layout->addWidget(whenRow_ = row("Was there", when_));
+  layout->addWidget(classRow_ = row(txt("Class"), class_));
+  layout->addWidget(whenRow_ = row(txt("Was there"), when_));
   warning_ = secondLabel("");
   warning_->setObjectName("datesWarning");
   setTone(warning_, "warning");
@@ -109,12 +108,12 @@ DatesPanel::DatesPanel(Workbench& bench, std::function<IndexInHand()> inHand, QW
 
 void DatesPanel::choose() {
   const auto what = static_cast<What>(what_->currentIndex());
-  about_->setText(kWords[what].about);
+  about_->setText(txt(kWords[what].about));
   const bool pair = what == Difference || what == FromTo || what == Against;
   fromRow_->setVisible(pair);
   toRow_->setVisible(pair);
-  fromRow_->findChild<QLabel*>()->setText(what == Against ? "Yours" : "Earlier");
-  toRow_->findChild<QLabel*>()->setText(what == Against ? "Theirs" : "Later");
+  fromRow_->findChild<QLabel*>()->setText(what == Against ? txt("Yours") : txt("Earlier"));
+  toRow_->findChild<QLabel*>()->setText(what == Against ? txt("Theirs") : txt("Later"));
   ticks_->setVisible(!pair);
   classRow_->setVisible(what == FromTo || what == HowOften);
   whenRow_->setVisible(what == HowOften);
@@ -176,6 +175,7 @@ void DatesPanel::fill() {
                                                                         : Qt::Unchecked);
     ticks_->addItem(item);
   }
+  fitHeight(ticks_);
   from_->setCurrentIndex(std::max(0, from_->findData(from)));
   const int later = to_->findData(to);
   to_->setCurrentIndex(later >= 0 ? later : to_->count() - 1);
@@ -191,9 +191,11 @@ void DatesPanel::warn() {
       if (const auto* s = bench_.study().scene(id.toStdString()))
         states[s->scene.state] << q(s->scene.name);
   QStringList parts;
-  for (const auto& [state, names] : states) parts << names.first() + " is " + q(titleOf(state));
-  warning_->setText("The ticked scenes hold different kinds of values: " + parts.join(", ") +
-                    ". Their areas cannot be compared.");
+  for (const auto& [state, names] : states)
+    parts << txt("%1 is %2").arg(names.first(), txt(titleOf(state)));
+  warning_->setText(
+      txt("The ticked scenes hold different kinds of values: %1. Their areas cannot be compared.")
+          .arg(parts.join(", ")));
   warning_->setVisible(states.size() > 1);
 }
 
@@ -205,7 +207,7 @@ void DatesPanel::fillClasses() {
   const auto what = static_cast<What>(what_->currentIndex());
   const QVariant kept = class_->currentData();
   class_->clear();
-  if (what == FromTo) class_->addItem("every class", 0);
+  if (what == FromTo) class_->addItem(txt("every class"), 0);
   const QString id = what == FromTo ? from_->currentData().toString() : ticked().value(0);
   if (const auto* p = bench_.hasStudy() ? bench_.study().product(id.toStdString()) : nullptr)
     for (const auto& c : classesOf(*p))
@@ -222,7 +224,7 @@ QStringList DatesPanel::ticked() const {
 }
 
 QString DatesPanel::action() const {
-  return kWords[what_->currentIndex()].action;
+  return txt(kWords[what_->currentIndex()].action);
 }
 
 std::optional<Json> DatesPanel::step(QString& missing) const {
@@ -231,12 +233,12 @@ std::optional<Json> DatesPanel::step(QString& missing) const {
   const std::string from = from_->currentData().toString().toStdString(),
                     to = to_->currentData().toString().toStdString();
   const IndexInHand index = inHand_();
-  const auto fail = [&](const char* why) {
+  const auto fail = [&](const QString& why) {
     missing = why;
     return std::optional<Json>();
   };
   if (what == Difference) {
-    if (from_->count() < 2 || from == to) return fail("Choose two different scenes.");
+    if (from_->count() < 2 || from == to) return fail(txt("Choose two different scenes."));
     const auto names = formulaNames(s);
     std::string earlier, later;
     for (const auto& [name, id] : names) {
@@ -251,33 +253,36 @@ std::optional<Json> DatesPanel::step(QString& missing) const {
     try {
       parseFormula(formula, studyScope(s, to, with).names());
     } catch (const std::exception&) {
-      return fail("One of the two scenes lacks a band that the index needs.");
+      return fail(txt("One of the two scenes lacks a band that the index needs."));
     }
     return Json{{"do", "index"},       {"scene", to},
                 {"formula", formula},  {"with", with},
                 {"ramp", "diverging"}, {"name", index.title + ", " + b.name + " less " + a.name}};
   }
   if (what == FromTo) {
-    if (from_->count() < 2 || from == to) return fail("Make class maps of two dates first.");
+    if (from_->count() < 2 || from == to) return fail(txt("Make class maps of two dates first."));
     const int code = class_->currentData().toInt();
     return Json{{"do", "change"},
                 {"from", from},
                 {"to", to},
                 {"code", code},
-                {"name", code == 0 ? "Change of classes"
-                                   : "Change of " + class_->currentText().toStdString()}};
+                {"name", (code == 0 ? txt("Change of classes")
+                                    : txt("Change of %1").arg(class_->currentText()))
+                             .toStdString()}};
   }
   if (what == Against) {
-    if (from_->count() < 2 || from == to) return fail("Choose two different layers.");
-    return Json{{"do", "compare"},
-                {"product", from},
-                {"to", to},
-                {"name", s.product(from)->name + " less " + s.product(to)->name}};
+    if (from_->count() < 2 || from == to) return fail(txt("Choose two different layers."));
+    return Json{
+        {"do", "compare"},
+        {"product", from},
+        {"to", to},
+        {"name",
+         txt("%1 less %2").arg(q(s.product(from)->name), q(s.product(to)->name)).toStdString()}};
   }
   const QStringList ids = ticked();
   if (ids.size() < 2)
-    return fail(what == Series ? "Tick two scenes or more."
-                               : "Make class maps of two dates first.");
+    return fail(what == Series ? txt("Tick two scenes or more.")
+                               : txt("Make class maps of two dates first."));
   Json list = Json::array();
   for (const auto& id : ids) list.push_back(id.toStdString());
   if (what == HowOften)
@@ -289,7 +294,8 @@ std::optional<Json> DatesPanel::step(QString& missing) const {
                           : when_->currentIndex() == 1 ? "First date of "
                                                        : "Last date of ") +
                              class_->currentText().toStdString()}};
-  if (index.cuts.empty()) return fail("Make the index of one date first, and set its threshold.");
+  if (index.cuts.empty())
+    return fail(txt("Make the index of one date first, and set its threshold."));
   Json step = {{"do", "series"},   {"scenes", list},           {"formula", index.formula},
                {"at", index.cuts}, {"classes", index.classes}, {"name", index.title + " by date"}};
   for (const auto& o : s.outlines)
@@ -306,11 +312,11 @@ void DatesPanel::showResult(const Product& p) {
   if (series) showSeries(p);
   if (p.facts.contains("reasons")) {
     QString text =
-        QString("Mean difference %1, spread %2, correlation %3.")
+        txt("Mean difference %1, spread %2, correlation %3.")
             .arg(compact(numberFrom(p.facts["mean"])), compact(numberFrom(p.facts["sd"])),
                  decimal(numberFrom(p.facts["correlation"]), 4));
-    for (const auto& r : p.facts["reasons"]) text += "\n• " + q(r.get<std::string>());
-    if (p.facts["reasons"].empty()) text += "\nThey are the same.";
+    for (const auto& r : p.facts["reasons"]) text += "\n• " + sentenceOf(sentenceFrom(r));
+    if (p.facts["reasons"].empty()) text += "\n" + txt("They are the same.");
     result_->setText(text);
   }
 }
@@ -318,7 +324,7 @@ void DatesPanel::showResult(const Product& p) {
 /// Rows are what it was, columns what it is; hectares.
 void DatesPanel::showChange(const Json& change, const Product& p) {
   const auto n = static_cast<int>(change.at("classes").size());
-  QStringList columns{"From \\ to, ha"};
+  QStringList columns{txt("From \\ to, ha")};
   std::map<int, int> place;
   for (const auto& c : change["classes"]) {
     place[c.at("code")] = static_cast<int>(place.size());
@@ -341,7 +347,7 @@ void DatesPanel::showChange(const Json& change, const Product& p) {
   table_->resizeColumnsToContents();
   fitHeight(table_);
   result_->setText(
-      QString("From %1 to %2.")
+      txt("From %1 to %2.")
           .arg(niceDate(p.facts.value("from", "")), niceDate(p.facts.value("to", ""))));
 }
 
@@ -350,14 +356,14 @@ void DatesPanel::showSeries(const Product& p) {
   try {
     t = readTable(p.file.string());
   } catch (const std::exception& e) {
-    return result_->setText(QString::fromUtf8(e.what()));
+    return result_->setText(sentenceOf(e));
   }
   const auto last = static_cast<int>(t.columns.size()) - 2;  // mean and usable share stand behind
   table_->clear();
   table_->setColumnCount(last);
-  QStringList columns{"Date"};
+  QStringList columns{txt("Date")};
   for (int c = 2; c < last; ++c) columns << q(t.columns[static_cast<size_t>(c)]);
-  columns << "usable";
+  columns << txt("usable");
   table_->setHorizontalHeaderLabels(columns);
   table_->setRowCount(static_cast<int>(t.rows.size()));
   QVector<double> days, areas;
@@ -378,7 +384,7 @@ void DatesPanel::showSeries(const Product& p) {
   }
   table_->resizeColumnsToContents();
   fitHeight(table_);
-  curve_->show(days, areas, "date", columns[last - 2], true, tokens().accent);
+  curve_->show(days, areas, txt("date"), columns[last - 2], true, tokens().accent);
 }
 
 }  // namespace zp

@@ -6,7 +6,7 @@ namespace zp {
 
 FormulaEdit::FormulaEdit(QWidget* parent) : QPlainTextEdit(parent) {
   setObjectName("formula");
-  setAccessibleName("Formula");
+  setAccessibleName(txt("Formula"));
   setFont(figureFont(10));
   setFixedHeight(36);
   connect(document()->documentLayout(), &QAbstractTextDocumentLayout::documentSizeChanged, this,

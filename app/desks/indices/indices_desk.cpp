@@ -32,11 +32,14 @@ Histogram histogramOfPart(const std::filesystem::path& file, std::vector<Shape> 
 
 }  // namespace
 
+QString titleInLists(const IndexEntry& e) {
+  return e.abbreviation.empty() ? txt(e.title)
+                                : QString("%1 (%2)").arg(txt(e.title), q(e.abbreviation));
+}
+
 IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
-    : Desk(bench, view, "Indices"), tiles_(tiles), histogramJob_(this) {
-  auto* modes = new QHBoxLayout;
-  modes->setSpacing(6);
-  const char* titles[] = {"One index", "By rules", "Between dates"};
+    : Desk(bench, view, txt("Indices")), tiles_(tiles), histogramJob_(this) {
+  const QString titles[] = {txt("One index"), txt("By rules"), txt("Between dates")};
   const char* names[] = {"mode-index", "mode-rules", "mode-dates"};
   for (int i = 0; i < 3; ++i) {
     modes_[i] = chip(titles[i]);
@@ -45,10 +48,8 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
       setMode(static_cast<Mode>(i));
       if (mode_ == Mode::Index) formulaChanged();
     });
-    modes->addWidget(modes_[i]);
   }
-  modes->addStretch();
-  body()->addLayout(modes);
+  body()->addWidget(wrapping({std::begin(modes_), std::end(modes_)}, 6));
   page_ = new QWidget;
   auto* page = new QVBoxLayout(page_);
   page->setContentsMargins(0, 0, 0, 0);
@@ -76,13 +77,12 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   bookBox->setSpacing(6);
   search_ = new QLineEdit;
   search_->setObjectName("bookSearch");
-  search_->setAccessibleName("Search the index book");
-  search_->setPlaceholderText("Search: a name, a use, a band, an author");
+  search_->setAccessibleName(txt("Search the index book"));
+  search_->setPlaceholderText(txt("Search: a name, a use, a band, an author"));
   search_->setClearButtonEnabled(true);
   found_ = new QListWidget;
   found_->setObjectName("bookList");
-  found_->setAccessibleName("Indices found");
-  found_->setFixedHeight(188);
+  found_->setAccessibleName(txt("Indices found"));
   found_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   bookBox->addWidget(search_);
   bookBox->addWidget(found_);
@@ -90,17 +90,17 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   page->addWidget(book_);
   about_ = new Paragraph("");
   about_->opener()->setObjectName("explainIndex");
-  rampList_ = new QComboBox;
+  rampList_ = new LongChoice;
   rampList_->setObjectName("ramp");
   rampList_->setIconSize(QSize(64, 12));
-  for (const auto& [id, title] : rampNames()) rampList_->addItem(rampIcon(id), q(title), q(id));
-  rampList_->setAccessibleName("Ramp");
-  rampList_->setToolTip("The ramp it is shown in");
-  rampList_->setFixedWidth(196);
+  for (const auto& [id, title] : rampNames()) rampList_->addItem(rampIcon(id), txt(title), q(id));
+  rampList_->setAccessibleName(txt("Ramp"));
+  rampList_->setToolTip(txt("The ramp it is shown in"));
   auto* formulaHead = new QHBoxLayout;
-  formulaHead->addWidget(sectionLabel("Formula"));
+  formulaHead->addWidget(sectionLabel(txt("Formula")));
   formulaHead->addWidget(about_->opener());
   formulaHead->addStretch();
+  rampList_->setFixedWidth(210);
   formulaHead->addWidget(rampList_);
   page->addLayout(formulaHead);
   page->addWidget(about_);
@@ -118,60 +118,58 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
   setTone(warning_, "warning");
   warning_->setVisible(false);
   page->addWidget(warning_);
-  inside_ = new QCheckBox("Inside the study area only");
+  inside_ = new QCheckBox(txt("Inside the study area only"));
   inside_->setObjectName("insideStudyArea");
   body()->insertWidget(1, inside_, 0, Qt::AlignLeft);
-  keep_ = linkButton("Keep in the index book…");
+  keep_ = linkButton(txt("Keep in the index book…"));
   keep_->setObjectName("keepIndex");
-  drop_ = linkButton("Take out of the index book");
+  drop_ = linkButton(txt("Take out of the index book"));
   drop_->setObjectName("dropIndex");
   page->addWidget(keep_, 0, Qt::AlignLeft);
   page->addWidget(drop_, 0, Qt::AlignLeft);
-  auto* head = new QHBoxLayout;
-  thresholdTitle_ = sectionLabel("Threshold");
-  head->addWidget(thresholdTitle_);
+  thresholdTitle_ = sectionLabel(txt("Threshold"));
   from_ = new QComboBox;
   from_->setObjectName("histogramFrom");
-  from_->addItems({"the whole", "the study area", "what is seen"});
-  from_->setAccessibleName("Histogram of");
-  from_->setToolTip(
+  from_->addItems({txt("the whole"), txt("the study area"), txt("what is seen")});
+  from_->setAccessibleName(txt("Histogram of"));
+  from_->setToolTip(txt(
       "Histogram and areas of the whole picture or of a part. Dragging in the histogram beside the "
-      "handles lights up the pixels of those values.");
+      "handles lights up the pixels of those values."));
   from_->setStyleSheet("QComboBox { padding: 1px 6px; min-height: 20px; }");
-  head->addWidget(from_, 1);
-  suggest_ = linkButton("Suggest");
+  suggest_ = linkButton(txt("Suggest"));
   suggest_->setObjectName("suggestCut");
-  suggest_->setToolTip("The threshold that parts the histogram best in two (Otsu 1979)");
+  suggest_->setToolTip(txt("The threshold that parts the histogram best in two (Otsu 1979)"));
   addCut_ = linkButton("+");
-  addCut_->setToolTip("Another threshold");
-  addCut_->setAccessibleName("Add a threshold");
+  addCut_->setToolTip(txt("Another threshold"));
+  addCut_->setAccessibleName(txt("Add a threshold"));
   addCut_->setObjectName("addCut");
   dropCut_ = linkButton("−");
   dropCut_->setObjectName("dropCut");
-  dropCut_->setToolTip("One threshold less");
-  dropCut_->setAccessibleName("Remove the last threshold");
-  valley_ = linkButton("Valley");
+  dropCut_->setToolTip(txt("One threshold less"));
+  dropCut_->setAccessibleName(txt("Remove the last threshold"));
+  valley_ = linkButton(txt("Valley"));
   valley_->setObjectName("valleyCut");
   valley_->setToolTip(
-      "At the deepest valley between the two peaks of the histogram (Prewitt and Mendelsohn 1966)");
-  for (auto* b : {suggest_, valley_, addCut_, dropCut_}) head->addWidget(b);
-  page->addLayout(head);
+      txt("At the deepest valley between the two peaks of the histogram (Prewitt and Mendelsohn "
+          "1966)"));
+  page->addWidget(wrapping({thresholdTitle_, from_, suggest_, valley_, addCut_, dropCut_}));
   chart_ = new ThresholdChart;
   chart_->setBrushable(true);
   page->addWidget(chart_);
-  table_ = plainTable({"Class", "share", "pixels", "ha", "km²"});
+  table_ = plainTable({txt("Class"), txt("share"), txt("pixels"), txt("ha"), txt("km²")});
   table_->setObjectName("thresholdTable");
   table_->setEditTriggers(QAbstractItemView::DoubleClicked | QAbstractItemView::EditKeyPressed);
-  table_->setToolTip("Double-click a name to change it");
+  table_->setToolTip(txt("Double-click a name to change it"));
   page->addWidget(table_);
   page->addStretch();
   polygonsPanel_ = new PolygonsPanel(bench);
   polygonsPanel_->setVisible(false);
   page->insertWidget(page->count() - 1, polygonsPanel_);
-  polygons_ = quietButton("Polygons…");
+  polygons_ = quietButton(txt("Polygons…"));
   polygons_->setCheckable(true);
   polygons_->setObjectName("polygons");
-  polygons_->setToolTip("Polygons of classes of the map made from this index, with their areas");
+  polygons_->setToolTip(
+      txt("Polygons of classes of the map made from this index, with their areas"));
   footer()->addWidget(polygons_);
 
   settle_.setSingleShot(true);
@@ -237,7 +235,7 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
     if (const auto at = valleyThreshold(histogram_))
       setCuts({*at});
     else
-      say("The histogram has one peak only, so it has no valley; set the threshold by hand.");
+      say(txt("The histogram has one peak only, so it has no valley; set the threshold by hand."));
   });
   connect(from_, &QComboBox::activated, this, [this] {
     histogramOf_.clear();
@@ -262,8 +260,8 @@ IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
 void IndicesDesk::refresh() {
   const auto* s = bench_.currentScene();
   if (s == nullptr)
-    return setMissing("Indices are computed from the bands of a scene. Bring one in first.",
-                      "Go to scenes", 0);
+    return setMissing(txt("Indices are computed from the bands of a scene. Bring one in first."),
+                      txt("Go to scenes"), 0);
   setReady();
   showSceneSelector();
   filling_ = true;
@@ -289,14 +287,14 @@ void IndicesDesk::refresh() {
           std::find(can.begin(), can.end(), &e) == can.end())
         can.push_back(&e), --more;
   for (const auto* e : can) {
-    auto* b = chip(q(e->title));
+    auto* b = chip(txt(e->title));
     b->setObjectName("index-" + q(e->id));
     b->setChecked(e->id == index_);
-    b->setToolTip(q(e->name));
+    b->setToolTip(txt(e->name));
     connect(b, &QPushButton::clicked, this, [this, e] { chooseIndex(*e); });
     chips_->addWidget(b);
   }
-  auto* own = chip("By hand");
+  auto* own = chip(txt("By hand"));
   own->setObjectName("index-by-hand");
   own->setChecked(index_.empty());
   connect(own, &QPushButton::clicked, this, [this] {
@@ -308,14 +306,14 @@ void IndicesDesk::refresh() {
   chips_->addWidget(own);
   QStringList notHere;
   for (const auto* e : cannot)
-    notHere << QString("%1 (no %2)").arg(q(e->title), q(listed(missingRoles(*e, s->scene))));
+    notHere << txt("%1 (no %2)").arg(txt(e->title), sentenceOf(listed(missingRoles(*e, s->scene))));
   cannot_->setVisible(!notHere.isEmpty());
-  cannot_->setText(cannot.size() == 1 ? "Not with this scene: " + notHere[0]
-                                      : QString("Not with this scene: %1 and %2 more")
-                                            .arg(q(cannot.empty() ? "" : cannot[0]->title))
+  cannot_->setText(cannot.size() == 1 ? txt("Not with this scene: %1").arg(notHere[0])
+                                      : txt("Not with this scene: %1 and %2 more")
+                                            .arg(cannot.empty() ? QString() : txt(cannot[0]->title))
                                             .arg(cannot.size() - 1));
   cannot_->setToolTip(notHere.join("\n"));
-  auto* others = chip(QString("%1 more…").arg(more));
+  auto* others = chip(txt("%1 more…").arg(more));
   others->setObjectName("index-more");
   others->setChecked(book_->isVisibleTo(this));
   connect(others, &QPushButton::toggled, this, [this](bool on) {
@@ -366,34 +364,35 @@ void IndicesDesk::fillBook() {
     for (const auto* e : found) {
       const auto missing = missingRoles(*e, s->scene);
       if (missing.empty() != possible) continue;
-      QString title = q(titleInLists(*e));
-      if (!possible) title += QString(": no %1").arg(q(listed(missing)));
+      QString title = titleInLists(*e);
+      if (!possible) title += txt(": no %1").arg(sentenceOf(listed(missing)));
       auto* item = new QListWidgetItem(title);
       item->setData(Qt::UserRole, q(e->id));
-      item->setToolTip(q(e->name) + ", " + q(e->source) + "\n" + q(e->formula));
+      item->setToolTip(txt(e->name) + ", " + txt(e->source) + "\n" + q(e->formula));
       if (!possible) item->setFlags(item->flags() & ~Qt::ItemIsEnabled);
       found_->addItem(item);
     }
   if (found.empty()) {
-    auto* none = new QListWidgetItem("No index of the book has these words.");
+    auto* none = new QListWidgetItem(txt("No index of the book has these words."));
     none->setFlags(Qt::NoItemFlags);
     found_->addItem(none);
   }
+  fitHeight(found_);
 }
 
 /// Asks for a name; the range is that of the scene, seen now.
 void IndicesDesk::keepInBook() {
   bool ok = false;
-  const QString title = QInputDialog::getText(this, "Keep in the index book", "Name of the index",
-                                              QLineEdit::Normal, {}, &ok);
+  const QString title = QInputDialog::getText(this, txt("Keep in the index book"),
+                                              txt("Name of the index"), QLineEdit::Normal, {}, &ok);
   if (!ok) return;
   IndexEntry entry;
   entry.title = title.trimmed().toStdString();
   entry.name = entry.title;
   entry.formula = edit_->formula();
   entry.ramp = rampList_->currentData().toString().toStdString();
-  entry.about = "An index of your own.";
-  entry.source = "your own";
+  entry.about = txt("An index of your own.").toStdString();
+  entry.source = txt("your own").toStdString();
   const auto* o = tiles_.overview(previewKey_);
   entry.low = o != nullptr && o->histogram.statistics.valid > 0 ? o->histogram.statistics.min : -1;
   entry.high = o != nullptr && o->histogram.statistics.valid > 0 ? o->histogram.statistics.max : 1;
@@ -402,7 +401,7 @@ void IndicesDesk::keepInBook() {
     say("");
     refresh();
   } catch (const std::exception& e) {
-    say(QString::fromUtf8(e.what()));
+    say(sentenceOf(e));
   }
 }
 
@@ -453,20 +452,21 @@ void IndicesDesk::formulaChanged() {
   if (entry != nullptr) {
     const QString of =
         entry->abbreviation.empty() ? QString() : " (" + q(entry->abbreviation) + ")";
-    setHeading(q(entry->title), q(entry->name) + of + ".");
-    about_->setText(q(entry->about) + " <i>" + q(entry->source) + "</i>");
+    setHeading(txt(entry->title), txt(entry->name) + of + ".");
+    about_->setText(txt(entry->about) + " <i>" + txt(entry->source) + "</i>");
   } else {
-    setHeading("Formula by hand", "");
-    about_->setText("Roles here: " + q(listed(s->scene.roles())) +
-                    ". Also + − * / ^, comparisons, and, or, not, when … then … else …, min max "
-                    "abs sqrt log10 exp ndiff.");
+    setHeading(txt("Formula by hand"), "");
+    about_->setText(
+        txt("Roles here: %1. Also + − * / ^, comparisons, %2.")
+            .arg(sentenceOf(listed(s->scene.roles())),
+                 "and, or, not, when … then … else …, min max abs sqrt log10 exp ndiff"));
   }
   const auto e = edit_->error();
   error_->setVisible(e.has_value());
   range_->setVisible(!e.has_value());
   keep_->setVisible(!e && entry == nullptr);
   drop_->setVisible(entry != nullptr && entry->group == "own");
-  if (e) error_->setText(QString::fromUtf8(e->what()) + QString(" (character %1)").arg(e->at + 1));
+  if (e) error_->setText(sentenceOf(*e) + txt(" (character %1)").arg(e->at + 1));
   const bool made = product() != nullptr;
   chart_->setVisible(made);
   table_->setVisible(made);
@@ -474,7 +474,7 @@ void IndicesDesk::formulaChanged() {
                      static_cast<QWidget*>(dropCut_), static_cast<QWidget*>(valley_),
                      static_cast<QWidget*>(from_)})
     w->setVisible(made);
-  thresholdTitle_->setText(made ? "Thresholds" : "");
+  thresholdTitle_->setText(made ? txt("Thresholds") : "");
   polygons_->setVisible(made);
   polygons_->setEnabled(classMap() != nullptr);
   if (!polygons_->isEnabled() || !made) polygons_->setChecked(false);
@@ -492,9 +492,10 @@ void IndicesDesk::showWarnings() {
   const Formula f = parseFormula(edit_->formula(), knownNames(bench_.study(), s->id));
   QStringList all;
   try {
-    for (const auto& w : warningsFor(studyScope(bench_.study(), s->id, used(f)), f)) all << q(w);
+    for (const auto& w : warningsFor(studyScope(bench_.study(), s->id, used(f)), f))
+      all << sentenceOf(w);
   } catch (const std::exception& e) {
-    all << QString::fromUtf8(e.what());  // a file it needs went away
+    all << sentenceOf(e);  // a file it needs went away
   }
   warning_->setText(all.join("\n"));
   warning_->setVisible(!all.isEmpty());
@@ -520,13 +521,13 @@ void IndicesDesk::updateAction() {
   }
   polygons_->setVisible(false);
   if (mode_ == Mode::Rules) {
-    setHeading("Classes by rules",
-               "Conditions over several indices and bands, straight to classes.");
-    primary_->setText("Make the class map");
+    setHeading(txt("Classes by rules"),
+               txt("Conditions over several indices and bands, straight to classes."));
+    primary_->setText(txt("Make the class map"));
     primary_->setEnabled(rules_->step().has_value());
     return;
   }
-  setHeading("Between dates", "What changed, where, and how much.");
+  setHeading(txt("Between dates"), txt("What changed, where, and how much."));
   primary_->setText(dates_->action());
   QString missing;
   primary_->setEnabled(bench_.hasStudy() && dates_->step(missing).has_value());
@@ -536,15 +537,21 @@ void IndicesDesk::updateAction() {
 void IndicesDesk::updateIndexAction() {
   primary_->setEnabled(!edit_->error());
   primary_->setToolTip("");
-  const QString name = index_.empty() ? QString("index by hand") : q(indexEntry(index_).title);
-  primary_->setText(product() != nullptr ? QString("Make map of %1 classes").arg(cuts_.size() + 1)
-                                         : "Make " + name.toLower());
+  const QString name = index_.empty() ? txt("index by hand") : txt(indexEntry(index_).title);
+  primary_->setText(product() != nullptr ? txt("Make map of %n classes", "Make map of %n class",
+                                               static_cast<qint64>(cuts_.size() + 1))
+                                         : txt("Make %1").arg(name.toLower()));
+}
+
+/// The index in hand, as products and pictures are called.
+QString IndicesDesk::title() const {
+  return index_.empty() ? txt("Formula") : txt(indexEntry(index_).title);
 }
 
 IndexInHand IndicesDesk::inHand() const {
   IndexInHand h;
   h.formula = edit_->formula();
-  h.title = index_.empty() ? "Formula" : indexEntry(index_).title;
+  h.title = title().toStdString();
   h.ramp = rampList_->currentData().toString().toStdString();
   if (product() == nullptr) return h;
   h.cuts = cuts_;
@@ -578,8 +585,8 @@ void IndicesDesk::showPreview() {
   } catch (const std::exception&) {
     return;  // the warnings say why
   }
-  p.title = index_.empty() ? "Formula" : q(indexEntry(index_).title);
-  p.detail = "preview";
+  p.title = title();
+  p.detail = txt("preview");
   p.ramp = rampList_->currentData().toString().toStdString();
   QString of;
   for (const auto& one : p.scope.scenes) of += sceneKey(one.scene) + ",";
@@ -593,20 +600,20 @@ void IndicesDesk::keepFront() {
   settle_.stop();
   // The range of what was looked at before is not that of this scene.
   if (bench_.hasStudy() && product() == nullptr)
-    range_->setText(index_.empty() ? QString() : q(indexEntry(index_).reading));
+    range_->setText(index_.empty() ? QString() : txt(indexEntry(index_).reading));
 }
 
 void IndicesDesk::showRange(const Statistics& st, bool exact) {
-  if (st.valid == 0) return range_->setText("There is no pixel with a value; check the formula.");
-  QString text = QString("From %1 to %2%3")
-                     .arg(compact(st.min), compact(st.max), exact ? "" : " in a quick look");
+  if (st.valid == 0)
+    return range_->setText(txt("There is no pixel with a value; check the formula."));
+  QString text = (exact ? txt("From %1 to %2") : txt("From %1 to %2 in a quick look"))
+                     .arg(compact(st.min), compact(st.max));
   if (!index_.empty()) {
     const auto& e = indexEntry(index_);
     const bool inside = st.min >= e.low - 1e-6 && st.max <= e.high + 1e-6;
-    text += QString(", %1 %2 to %3. ")
-                .arg(inside ? "inside" : "outside the expected")
+    text += (inside ? txt(", inside %1 to %2. ") : txt(", outside the expected %1 to %2. "))
                 .arg(compact(e.low), compact(e.high)) +
-            q(e.reading);
+            txt(e.reading);
   } else {
     text += ".";
   }
@@ -646,7 +653,7 @@ void IndicesDesk::showProduct() {
   std::vector<Shape> area = part == 1 ? bench_.studyArea() : std::vector<Shape>();
   if (part == 1 && area.empty()) {
     from_->setCurrentIndex(0);
-    say("There is no study area yet; draw or choose one under Scenes.");
+    say(txt("There is no study area yet; draw or choose one under Scenes."));
   }
   if (part == 2) {
     const Extent e = view_.visible();
@@ -687,12 +694,12 @@ void IndicesDesk::leave() {
 
 /// The parts of the index as its reading calls them.
 QStringList IndicesDesk::suggestedNames(size_t parts) const {
-  std::pair<std::string, std::string> ends{"Low", "High"};
-  if (!index_.empty()) ends = endNames(indexEntry(index_));
-  QStringList names{q(ends.first)};
+  IndexEntry::Ends ends;
+  if (!index_.empty()) ends = indexEntry(index_).ends;
+  QStringList names{txt(ends.low)};
   for (size_t i = 1; i + 1 < parts; ++i)
-    names << (parts == 3 ? QString("Between") : QString("Between %1").arg(i));
-  return names << q(ends.second);
+    names << (parts == 3 ? txt("Between") : txt("Between %1").arg(i));
+  return names << txt(ends.high);
 }
 
 void IndicesDesk::setCuts(const std::vector<double>& cuts) {
@@ -768,7 +775,7 @@ void IndicesDesk::act() {
   }
   if (edit_->error()) return;
   if (product() == nullptr) {
-    const std::string name = index_.empty() ? "Formula" : indexEntry(index_).title;
+    const std::string name = title().toStdString();
     Json step = {{"do", "index"},
                  {"scene", s->id},
                  {"formula", edit_->formula()},
@@ -779,7 +786,7 @@ void IndicesDesk::act() {
       step["with"] = with;
     if (!cutTo().empty()) step["inside"] = cutTo();
     cuts_.clear();
-    bench_.run(step, "Make " + q(name).toLower(),
+    bench_.run(step, txt("Make %1").arg(title().toLower()),
                [this](const QString& id) { Q_EMIT productAsked(id); });
     return;
   }
@@ -791,7 +798,9 @@ void IndicesDesk::act() {
       {"product", product()->id},
       {"at", cuts_},
       {"classes", classes},
-      {"name", product()->name + ", " + std::to_string(classes_.size()) + " classes"}};
+      {"name", txt("%1, %n classes", "%1, %n class", static_cast<qint64>(classes_.size()))
+                   .arg(q(product()->name))
+                   .toStdString()}};
   bench_.run(step, primary_->text(), [this](const QString& id) { Q_EMIT productAsked(id); });
 }
 

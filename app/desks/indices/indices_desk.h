@@ -11,6 +11,9 @@
 namespace zp {
 
 /// An index of the book or a formula by hand, its live picture, its histogram and thresholds.
+/// "Moisture (NDMI)".
+QString titleInLists(const IndexEntry& entry);
+
 class IndicesDesk : public Desk {
   Q_OBJECT
  public:
@@ -53,6 +56,7 @@ class IndicesDesk : public Desk {
   void updateIndexAction();
   void showWarnings();
   IndexInHand inHand() const;
+  QString title() const;
   std::map<std::string, std::string> used(const Formula& formula) const;
   std::string cutTo() const;
 

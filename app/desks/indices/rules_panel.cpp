@@ -16,27 +16,27 @@ RulesPanel::RulesPanel(Workbench& bench, QWidget* parent) : QWidget(parent), ben
   rows_ = new QVBoxLayout;
   rows_->setSpacing(10);
   layout->addLayout(rows_);
-  auto* add = linkButton("Add a rule");
+  auto* add = linkButton(txt("Add a rule"));
   add->setObjectName("addRule");
   layout->addWidget(add, 0, Qt::AlignLeft);
   connect(add, &QPushButton::clicked, this, [this] {
     if (all_.size() >= 20) return;
-    addRow("", QString("Class %1").arg(all_.size() + 1));
+    addRow("", txt("Class %1").arg(all_.size() + 1));
     all_.back().condition->setFocus();
     check();
   });
-  otherwise_ = new QLineEdit("Other");
+  otherwise_ = new QLineEdit(txt("Other"));
   otherwise_->setObjectName("ruleOtherwise");
-  otherwise_->setPlaceholderText("nothing: no class");
-  otherwise_->setAccessibleName("Class of what no rule gives one");
+  otherwise_->setPlaceholderText(txt("nothing: no class"));
+  otherwise_->setAccessibleName(txt("Class of what no rule gives one"));
   auto* row = new QHBoxLayout;
   row->setSpacing(8);
-  row->addWidget(secondLabel("All else is"));
+  row->addWidget(secondLabel(txt("All else is")));
   row->addWidget(otherwise_, 1);
   layout->addLayout(row);
   layout->addStretch();
   connect(otherwise_, &QLineEdit::textChanged, this, &RulesPanel::changed);
-  addRow("", "Class 1");
+  addRow("", txt("Class %1").arg(1));
 }
 
 void RulesPanel::addRow(const QString& condition, const QString& name) {
@@ -49,25 +49,25 @@ void RulesPanel::addRow(const QString& condition, const QString& name) {
   box->setSpacing(4);
   r.condition = new FormulaEdit;
   r.condition->setObjectName(QString("rule-%1").arg(number));
-  r.condition->setAccessibleName(QString("Rule %1").arg(number));
-  r.condition->setPlaceholderText("such as nir < 0.1 and green > red");
+  r.condition->setAccessibleName(txt("Rule %1").arg(number));
+  r.condition->setPlaceholderText(txt("such as nir < 0.1 and green > red"));
   r.condition->setKnown(known_);
   r.condition->setPlainText(condition);
   r.name = new QLineEdit(name);
   r.name->setObjectName(QString("ruleName-%1").arg(number));
-  r.name->setAccessibleName(QString("Class of rule %1").arg(number));
+  r.name->setAccessibleName(txt("Class of rule %1").arg(number));
   r.colour = new QToolButton;
   r.colour->setIcon(swatch(r.shade, 14));
-  r.colour->setAccessibleName(QString("Colour of rule %1").arg(number));
+  r.colour->setAccessibleName(txt("Colour of rule %1").arg(number));
   r.error = secondLabel("");
   setTone(r.error, "warning");
   r.error->setVisible(false);
   auto* drop = new QToolButton;
   drop->setIcon(icon("close"));
-  drop->setAccessibleName(QString("Remove rule %1").arg(number));
+  drop->setAccessibleName(txt("Remove rule %1").arg(number));
   auto* head = new QHBoxLayout;
   head->setSpacing(6);
-  head->addWidget(secondLabel("gives"));
+  head->addWidget(secondLabel(txt("gives")));
   head->addWidget(r.colour);
   head->addWidget(r.name, 1);
   head->addWidget(drop);
@@ -81,7 +81,7 @@ void RulesPanel::addRow(const QString& condition, const QString& name) {
   connect(r.colour, &QToolButton::clicked, this, [this, button = r.colour] {
     for (auto& one : all_)
       if (one.colour == button) {
-        const QColor c = QColorDialog::getColor(one.shade, this, "Colour of the class");
+        const QColor c = QColorDialog::getColor(one.shade, this, txt("Colour of the class"));
         if (c.isValid()) one.shade = c, button->setIcon(swatch(c, 14));
       }
   });
@@ -101,11 +101,14 @@ void RulesPanel::refresh() {
   QStringList layers;
   for (const auto& [name, id] : formulaNames(bench_.study()))
     if (bench_.study().product(id) != nullptr) layers << q(name);
-  hint_->setText("The first rule that holds gives the class. Names: the roles of " +
-                 q(s->scene.name) +
-                 (layers.isEmpty()
-                      ? QString(", and indices you make.")
-                      : ", and " + layers.mid(0, 6).join(", ") + (layers.size() > 6 ? "…" : ".")));
+  hint_->setText(
+      layers.isEmpty()
+          ? txt("The first rule that holds gives the class. Names: the roles of %1, and indices "
+                "you make.")
+                .arg(q(s->scene.name))
+          : txt("The first rule that holds gives the class. Names: the roles of %1, and %2.")
+                .arg(q(s->scene.name),
+                     layers.mid(0, 6).join(", ") + (layers.size() > 6 ? "…" : "")));
   check();
 }
 
@@ -114,7 +117,7 @@ void RulesPanel::check() {
     const auto e =
         r.condition->toPlainText().trimmed().isEmpty() ? std::nullopt : r.condition->error();
     r.error->setVisible(e.has_value());
-    if (e) r.error->setText(QString::fromUtf8(e->what()));
+    if (e) r.error->setText(sentenceOf(*e));
   }
   Q_EMIT changed();
 }
@@ -133,11 +136,12 @@ std::optional<Json> RulesPanel::step() const {
                      {"colour", colourText(fromQt(r.shade))}});
   }
   if (rules.empty()) return {};
-  Json step = {{"do", "rules"},
-               {"scene", s->id},
-               {"name", rules[0]["name"].get<std::string>() + " by rules"},
-               {"rules", rules},
-               {"with", usedNames(formulas, formulaNames(bench_.study()))}};
+  Json step = {
+      {"do", "rules"},
+      {"scene", s->id},
+      {"name", txt("%1 by rules").arg(q(rules[0]["name"].get<std::string>())).toStdString()},
+      {"rules", rules},
+      {"with", usedNames(formulas, formulaNames(bench_.study()))}};
   if (!otherwise_->text().trimmed().isEmpty())
     step["otherwise"] = {{"name", otherwise_->text().trimmed().toStdString()},
                          {"colour", "#5a5a5a"}};

@@ -6,60 +6,58 @@
 
 namespace zp {
 
-MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, "Mapping") {
-  body()->addWidget(sectionLabel("Features"));
+MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, txt("Mapping")) {
+  body()->addWidget(sectionLabel(txt("Features")));
   auto* box = new QWidget;
   bandChips_ = new FlowLayout(6);
   box->setLayout(bandChips_);
   body()->addWidget(box);
-  body()->addWidget(sectionLabel("Method"));
-  auto* row = new QHBoxLayout;
-  row->setSpacing(2);
-  body()->addLayout(row);
+  body()->addWidget(sectionLabel(txt("Method")));
+  auto* row = wrapping({}, 6);
+  body()->addWidget(row);
   for (const auto& m : methods()) {
-    auto* b = chip(q(m.title));
+    auto* b = chip(txt(m.title));
     b->setObjectName("method-" + q(m.id));
     methodChips_[m.id] = b;
-    auto* paragraph = new Paragraph(
-        QString("<p>%1</p><p><b>Assumes:</b> %2</p><p><b>Fails:</b> %3</p><p><i>%4</i></p>")
-            .arg(q(m.about), q(m.assumes), q(m.fails), q(m.source)));
+    auto* paragraph =
+        new Paragraph(QString("<p>%1</p><p><b>%2</b> %3</p><p><b>%4</b> %5</p><p><i>%6</i></p>")
+                          .arg(txt(m.about), txt("Assumes:"), txt(m.assumes), txt("Fails:"),
+                               txt(m.fails), txt(m.source)));
     paragraph->opener()->setObjectName("explain-" + q(m.id));
     paragraphs_[m.id] = paragraph;
-    row->addWidget(b);
-    row->addWidget(paragraph->opener());
-    row->addSpacing(8);
+    row->layout()->addWidget(b);
+    row->layout()->addWidget(paragraph->opener());
     body()->addWidget(paragraph);
     connect(b, &QPushButton::clicked, this, [this, id = m.id] { chooseMethod(id); });
   }
-  row->addStretch();
-  body()->addWidget(sectionLabel("Parameters"));
+  body()->addWidget(sectionLabel(txt("Parameters")));
   priors_ = new QComboBox;
   priors_->setObjectName("priors");
-  priors_->addItems({"equal", "shares of my own"});
-  priors_->setToolTip("How common each class is before looking");
+  priors_->addItems({txt("equal"), txt("shares of my own")});
+  priors_->setToolTip(txt("How common each class is before looking"));
   priorRow_ = new QWidget;
-  auto* pr = labelledRow("Priors", priors_);
+  auto* pr = labelledRow(txt("Priors"), priors_);
   pr->setContentsMargins(0, 0, 0, 0);
   priorRow_->setLayout(pr);
   body()->addWidget(priorRow_);
-  priorTable_ = plainTable({"Class", "share, %"});
+  priorTable_ = plainTable({txt("Class"), txt("share, %")});
   priorTable_->setObjectName("priorTable");
   priorTable_->setEditTriggers(QAbstractItemView::AllEditTriggers);
   priorTable_->setVisible(false);
   body()->addWidget(priorTable_);
   reject_ = new QLineEdit;
   reject_->setObjectName("reject");
-  reject_->setPlaceholderText("never: every pixel gets a class");
+  reject_->setPlaceholderText(txt("never: every pixel gets a class"));
   rejectUnit_ = secondLabel("");
-  body()->addLayout(labelledRow("Reject beyond", reject_));
+  body()->addLayout(labelledRow(txt("Reject beyond"), reject_));
   body()->addWidget(rejectUnit_);
-  inside_ = new QCheckBox("Inside the study area only");
+  inside_ = new QCheckBox(txt("Inside the study area only"));
   inside_->setObjectName("mapInside");
   body()->addWidget(inside_, 0, Qt::AlignLeft);
   body()->addWidget(hairline());
   areaTitle_ = sectionLabel("");
   body()->addWidget(areaTitle_);
-  areas_ = plainTable({"Class", "pixels", "ha", "km²"});
+  areas_ = plainTable({txt("Class"), txt("pixels"), txt("ha"), txt("km²")});
   areas_->setObjectName("areaTable");
   body()->addWidget(areas_);
   body()->addStretch();
@@ -78,10 +76,10 @@ void MappingDesk::forget() {
 void MappingDesk::refresh() {
   const auto* s = bench_.currentScene();
   if (s == nullptr)
-    return setMissing("A map needs a scene. Bring one in first.", "Go to scenes", 0);
+    return setMissing(txt("A map needs a scene. Bring one in first."), txt("Go to scenes"), 0);
   if (bench_.study().training.empty())
-    return setMissing("A trained map needs training areas. Draw or import some first.",
-                      "Go to training", 2);
+    return setMissing(txt("A trained map needs training areas. Draw or import some first."),
+                      txt("Go to training"), 2);
   setReady();
   showSceneSelector();
   if (bandsOf_ != s->id) {
@@ -127,22 +125,24 @@ void MappingDesk::chooseMethod(const std::string& id) {
   priorRow_->setVisible(likelihood);
   priorTable_->setVisible(likelihood && priors_->currentIndex() == 1);
   rejectUnit_->setText(
-      likelihood ? "In standard deviations from the class (Mahalanobis distance); 3 to 5 is usual."
-                 : "In the unit of the bands, from the nearest mean.");
+      likelihood
+          ? txt("In standard deviations from the class (Mahalanobis distance); 3 to 5 is usual.")
+          : txt("In the unit of the bands, from the nearest mean."));
   std::set<int> classes;
   for (const auto& a : bench_.study().training) classes.insert(a.code);
   const auto* s = bench_.currentScene();
-  setHeading("Mapping", QString("%1 training areas of %2 classes, %3 of %4 bands.")
-                            .arg(bench_.study().training.size())
-                            .arg(classes.size())
-                            .arg(bands_.size())
-                            .arg(s->scene.bands.size()));
-  primary_->setText(QString("Map %1 classes").arg(classes.size()));
+  setHeading(txt("Mapping"), txt("%n training areas of %1 classes, %2 of %3 bands.",
+                                 "%n training area of %1 classes, %2 of %3 bands.",
+                                 static_cast<qint64>(bench_.study().training.size()))
+                                 .arg(classes.size())
+                                 .arg(bands_.size())
+                                 .arg(s->scene.bands.size()));
+  primary_->setText(txt("Map %n classes", "Map %n class", static_cast<qint64>(classes.size())));
   primary_->setEnabled(!bands_.empty() && classes.size() > 1);
   if (classes.size() < 2)
-    say("A map needs training for at least two classes.");
+    say(txt("A map needs training for at least two classes."));
   else if (bands_.empty())
-    say("Choose at least one band.");
+    say(txt("Choose at least one band."));
   else
     say("");
 }
@@ -183,7 +183,8 @@ void MappingDesk::fillAreas() {
   areaTitle_->setVisible(p != nullptr);
   areas_->setVisible(p != nullptr);
   if (p == nullptr) return;
-  areaTitle_->setText(q(p->name) + (bench_.study().outOfDate(*p) ? ": out of date" : ""));
+  areaTitle_->setText(bench_.study().outOfDate(*p) ? txt("%1: out of date").arg(q(p->name))
+                                                   : q(p->name));
   const Json& classes = p->facts["classes"];
   areas_->setRowCount(static_cast<int>(classes.size()));
   int r = 0;
@@ -211,22 +212,22 @@ void MappingDesk::map() {
   if (!reject.isEmpty()) {
     const auto value = parseNumber(reject.toStdString());
     if (!value || *value <= 0)
-      return say("The reject distance is not a number above 0; mend it or leave it empty.");
+      return say(txt("The reject distance is not a number above 0; mend it or leave it empty."));
     step["reject"] = *value;
   }
   if (method_ == "maximum-likelihood" && priors_->currentIndex() == 1) {
     for (int r = 0; r < priorTable_->rowCount(); ++r) {
       const auto share = parseNumber(priorTable_->item(r, 1)->text().trimmed().toStdString());
       if (!share || *share <= 0)
-        return say(QString("The prior of %1 is not a number above 0.")
-                       .arg(priorTable_->item(r, 0)->text()));
+        return say(
+            txt("The prior of %1 is not a number above 0.").arg(priorTable_->item(r, 0)->text()));
       step["priors"][std::to_string(priorTable_->item(r, 0)->data(Qt::UserRole).toInt())] = *share;
     }
   }
   for (const auto& o : bench_.study().outlines)
     if (o.studyArea && inside_->isChecked()) step["inside"] = o.id;
   say("");
-  step["name"] = "Cover, " + lowered(method(method_).title);
+  step["name"] = txt("Cover, %1").arg(txt(method(method_).title).toLower()).toStdString();
   bench_.run(step, primary_->text(), [this](const QString& id) { Q_EMIT productAsked(id); });
 }
 

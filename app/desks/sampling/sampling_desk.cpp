@@ -7,84 +7,72 @@
 namespace zp {
 
 SamplingDesk::SamplingDesk(Workbench& bench, MapView& view)
-    : Desk(bench, view, "Sampling"), planJob_(this) {
-  auto* chips = new QHBoxLayout;
-  chips->setSpacing(8);
-  stratified_ = chip("Stratified, per class");
+    : Desk(bench, view, txt("Sampling")), planJob_(this) {
+  stratified_ = chip(txt("Stratified, per class"));
   stratified_->setObjectName("planStratified");
-  random_ = chip("Random");
+  random_ = chip(txt("Random"));
   random_->setObjectName("planRandom");
   auto* group = new QButtonGroup(this);
   group->addButton(stratified_);
   group->addButton(random_);
   stratified_->setChecked(true);
-  chips->addWidget(stratified_);
-  chips->addWidget(random_);
-  chips->addStretch();
-  body()->addWidget(sectionLabel("Plan"));
-  body()->addLayout(chips);
+  body()->addWidget(sectionLabel(txt("Plan")));
+  body()->addWidget(wrapping({stratified_, random_}));
   over_ = new QComboBox;
   over_->setObjectName("planOver");
-  body()->addLayout(labelledRow("Over", over_));
+  body()->addLayout(labelledRow(txt("Over"), over_));
   inside_ = new QComboBox;
   inside_->setObjectName("planInside");
-  body()->addLayout(labelledRow("Inside", inside_));
+  body()->addLayout(labelledRow(txt("Inside"), inside_));
   count_ = new QSpinBox;
   count_->setObjectName("planCount");
   count_->setRange(1, 1000000);
   count_->setValue(30);
-  countLabel_ = secondLabel("in each class");
-  body()->addLayout(labelledRow("Points", count_, countLabel_));
+  countLabel_ = secondLabel(txt("in each class"));
+  body()->addLayout(labelledRow(txt("Points"), count_, countLabel_));
   apart_ = new QDoubleSpinBox;
   apart_->setObjectName("planApart");
   apart_->setRange(0, 1e7);
   apart_->setDecimals(1);
-  apart_->setSpecialValueText("any");
+  apart_->setSpecialValueText(txt("any"));
   unit_ = secondLabel("");
-  body()->addLayout(labelledRow("At least apart", apart_, unit_));
+  body()->addLayout(labelledRow(txt("At least apart"), apart_, unit_));
   seed_ = new QSpinBox;
   seed_->setObjectName("planSeed");
   seed_->setRange(0, 2000000000);
   seed_->setValue(1);
-  auto* again = linkButton("Another");
-  again->setToolTip("Another seed: other places");
+  auto* again = linkButton(txt("Another"));
+  again->setToolTip(txt("Another seed: other places"));
   connect(again, &QPushButton::clicked, this, [this] { seed_->setValue(seed_->value() + 1); });
-  body()->addLayout(labelledRow("Seed", seed_, again));
+  body()->addLayout(labelledRow(txt("Seed"), seed_, again));
   planned_ = secondLabel("");
   planned_->setObjectName("planned");
   body()->addWidget(planned_);
   body()->addWidget(hairline());
-  body()->addWidget(sectionLabel("Readings"));
+  body()->addWidget(sectionLabel(txt("Readings")));
   points_ = new QComboBox;
   points_->setObjectName("readPoints");
-  body()->addLayout(labelledRow("At", points_));
+  body()->addLayout(labelledRow(txt("At"), points_));
   layers_ = new QListWidget;
   layers_->setObjectName("readLayers");
-  layers_->setAccessibleName("Layers to read");
+  layers_->setAccessibleName(txt("Layers to read"));
   layers_->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   body()->addWidget(layers_);
-  read_ = quietButton("Read layers");
+  read_ = quietButton(txt("Read layers"));
   read_->setObjectName("readGo");
   body()->addWidget(read_);
   tableTitle_ = sectionLabel("");
   body()->addWidget(tableTitle_);
-  table_ = new QTableWidget;
-  table_->setObjectName("readingsTable");
-  table_->setAccessibleName("Readings");
-  table_->verticalHeader()->setVisible(false);
-  table_->verticalHeader()->setDefaultSectionSize(22);
-  table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-  table_->setShowGrid(false);
-  table_->setFixedHeight(190);
+  table_ = new ReadingsTable;
   body()->addWidget(table_);
   auto* out = new QHBoxLayout;
   separator_ = new QComboBox;
   separator_->setObjectName("csvSeparator");
-  separator_->setAccessibleName("Separator");
-  separator_->addItem("comma", ",");
-  separator_->addItem("semicolon", ";");
-  separator_->addItem("tab", "\t");
-  export_ = quietButton("Table as CSV…");
+  separator_->setAccessibleName(txt("Separator"));
+  separator_->addItem(txt("comma"), ",");
+  separator_->addItem(txt("semicolon"), ";");
+  separator_->addItem(txt("tab"), "\t");
+  export_ = quietButton(txt("Table as CSV…"));
   export_->setObjectName("csvGo");
   out->addWidget(separator_);
   out->addWidget(export_, 1);
@@ -96,7 +84,7 @@ SamplingDesk::SamplingDesk(Workbench& bench, MapView& view)
   connect(&settle_, &QTimer::timeout, this, &SamplingDesk::plan);
   const auto changed = [this] {
     if (filling_) return;
-    countLabel_->setText(stratified() ? "in each class" : "in all");
+    countLabel_->setText(stratified() ? txt("in each class") : txt("in all"));
     settle_.start();
   };
   connect(stratified_, &QPushButton::toggled, this, [this, changed] {
@@ -134,8 +122,8 @@ void SamplingDesk::forget() {
 
 void SamplingDesk::refresh() {
   if (!bench_.hasStudy() || bench_.study().scenes.empty())
-    return setMissing("Points are placed over a raster. Bring a scene in first.", "Go to scenes",
-                      0);
+    return setMissing(txt("Points are placed over a raster. Bring a scene in first."),
+                      txt("Go to scenes"), 0);
   setReady();
   showSceneSelector();
   filling_ = true;
@@ -156,7 +144,7 @@ void SamplingDesk::refresh() {
       over_->setCurrentIndex(over_->findData(here));
   }
   inside_->clear();
-  inside_->addItem("everywhere", "");
+  inside_->addItem(txt("everywhere"), "");
   for (const auto& o : s.outlines) inside_->addItem(q(o.name), q(o.id));
   if (inside_->findData(inside) >= 0) inside_->setCurrentIndex(inside_->findData(inside));
   points_->clear();
@@ -179,25 +167,23 @@ void SamplingDesk::refresh() {
   for (auto p = s.products.rbegin(); p != s.products.rend(); ++p)
     if (p->kind == ProductKind::Index || p->kind == ProductKind::ClassMap)
       add(p->id, q(p->name), true);
-  for (const auto& one : s.scenes) add(one.id, q(one.scene.name) + ", all bands", false);
-  // As tall as its rows: the desk scrolls, not a list in it.
-  layers_->setFixedHeight(std::max(1, layers_->count()) * std::max(20, layers_->sizeHintForRow(0)) +
-                          2 * layers_->frameWidth() + 2);
+  for (const auto& one : s.scenes) add(one.id, txt("%1, all bands").arg(q(one.scene.name)), false);
+  fitHeight(layers_);
   read_->setEnabled(points_->count() > 0);
-  countLabel_->setText(stratified() ? "in each class" : "in all");
+  countLabel_->setText(stratified() ? txt("in each class") : txt("in all"));
   filling_ = false;
   const std::string crs = bench_.viewCrs();
-  unit_->setText(crs.empty()                  ? "pixels"
-                 : crsIsGeographic(crs)       ? "degrees"
+  unit_->setText(crs.empty()                  ? txt("pixels")
+                 : crsIsGeographic(crs)       ? txt("degrees")
                  : crsMetresPerUnit(crs) == 1 ? "m"
-                                              : "map units");
+                                              : txt("map units"));
   const bool can = over_->count() > 0;
   primary_->setEnabled(can);
   setHeading(
-      "Sampling",
-      can ? "The plan is shown on the view before it is made."
-          : "Stratified points need a class map: make one first, or place points at random.");
-  primary_->setText("Make points");
+      txt("Sampling"),
+      can ? txt("The plan is shown on the view before it is made.")
+          : txt("Stratified points need a class map: make one first, or place points at random."));
+  primary_->setText(txt("Make points"));
   fillTable();
   if (isVisible() && can) settle_.start();
   if (!can) shown_.clear(), planned_->clear(), Q_EMIT pointsChanged();
@@ -211,8 +197,9 @@ Json SamplingDesk::step() const {
             {"seed", seed_->value()}};
   if (apart_->value() > 0) j["apart"] = apart_->value();
   if (inside_->currentIndex() > 0) j["inside"] = inside_->currentData().toString().toStdString();
-  j["name"] = stratified() ? std::to_string(count_->value()) + " points a class"
-                           : std::to_string(count_->value()) + " random points";
+  j["name"] = (stratified() ? txt("%n points a class", "%n point a class", count_->value())
+                            : txt("%n random points", "%n random point", count_->value()))
+                  .toStdString();
   return j;
 }
 
@@ -231,7 +218,7 @@ void SamplingDesk::plan() {
   std::string outline;
   for (const auto& o : s.outlines)
     if (q(o.id) == inside_->currentData().toString()) outline = o.layer;
-  planned_->setText("Placing…");
+  planned_->setText(txt("Placing…"));
   planJob_.ask(
       [over = scene != nullptr ? std::optional<Scene>(scene->scene) : std::nullopt,
        raster = product != nullptr ? product->file : std::filesystem::path(), plan,
@@ -268,16 +255,18 @@ void SamplingDesk::showPoints(const PlannedPoints& placed) {
       shown_.push_back({at, c != nullptr ? toQt(c->colour) : QColor(Qt::white), {}, false});
     }
   } catch (const std::exception& e) {
-    say(QString::fromUtf8(e.what()));
+    say(sentenceOf(e));
   }
   const size_t n = placed.points.size();
-  planned_->setText(placed.perClass.empty()
-                        ? QString("%1 points on the view.").arg(grouped(n))
-                        : QString("%1 points on the view, %2 in each of %3 classes.")
-                              .arg(grouped(n))
-                              .arg(count_->value())
-                              .arg(placed.perClass.size()));
-  primary_->setText(QString("Make %1 points").arg(grouped(n)));
+  planned_->setText(
+      placed.perClass.empty()
+          ? txt("%1 points on the view.", "%1 point on the view.", static_cast<qint64>(n))
+                .arg(grouped(n))
+          : txt("%1 points on the view, %2 in each of %3 classes.")
+                .arg(grouped(n))
+                .arg(count_->value())
+                .arg(placed.perClass.size()));
+  primary_->setText(txt("Make %1 points", "Make %1 point", static_cast<qint64>(n)).arg(grouped(n)));
   Q_EMIT pointsChanged();
 }
 
@@ -290,13 +279,13 @@ void SamplingDesk::readLayers() {
   for (int i = 0; i < layers_->count(); ++i)
     if (layers_->item(i)->checkState() == Qt::Checked)
       from.push_back(layers_->item(i)->data(Qt::UserRole).toString().toStdString());
-  if (from.empty()) return say("Tick at least one layer to read.");
+  if (from.empty()) return say(txt("Tick at least one layer to read."));
   say("");
   const Json step = {{"do", "readings"},
                      {"points", points_->currentData().toString().toStdString()},
                      {"from", from},
-                     {"name", "Readings at " + points_->currentText().toStdString()}};
-  bench_.run(step, "Read layers", [this](const QString&) {
+                     {"name", txt("Readings at %1").arg(points_->currentText()).toStdString()}};
+  bench_.run(step, txt("Read layers"), [this](const QString&) {
     fillTable();
     // Once the table has its place.
     QTimer::singleShot(0, this, [this] { showInScroll(table_); });
@@ -310,46 +299,27 @@ void SamplingDesk::fillTable() {
     w->setVisible(p != nullptr);
   if (p == nullptr) return;
   try {
-    const Table t = readTable(p->file.string());
-    constexpr size_t kShown = 500;
-    tableTitle_->setText(QString("%1: %2 rows").arg(q(p->name), grouped(t.rows.size())) +
-                         (t.rows.size() > kShown ? ", the first 500 shown" : ""));
-    table_->clear();
-    table_->setColumnCount(static_cast<int>(t.columns.size()));
-    table_->setRowCount(static_cast<int>(std::min(kShown, t.rows.size())));
-    QStringList heads;
-    for (const auto& c : t.columns) heads << q(c);
-    table_->setHorizontalHeaderLabels(heads);
-    for (int r = 0; r < table_->rowCount(); ++r)
-      for (int c = 0; c < table_->columnCount(); ++c) {
-        const std::string& cell = t.rows[static_cast<size_t>(r)][static_cast<size_t>(c)];
-        const auto v = parseNumber(cell);
-        const QString text = cell.empty() ? "–"
-                             : v && cell.find('.') != std::string::npos
-                                 ? QString::number(*v, 'f', std::abs(*v) > 1000 ? 1 : 4)
-                                 : q(cell);
-        table_->setItem(r, c, figureItem(text));
-      }
-    table_->resizeColumnsToContents();
+    tableTitle_->setText(q(p->name));
+    table_->show(readTable(p->file.string()));
   } catch (const std::exception& e) {
-    say(QString::fromUtf8(e.what()));
+    say(sentenceOf(e));
   }
 }
 
 void SamplingDesk::exportTable() {
   const auto* p = bench_.study().newest(ProductKind::Table);
   if (p == nullptr) return;
-  const QString target = QFileDialog::getSaveFileName(this, "Table as CSV",
-                                                      q(fileStem(p->name)) + ".csv", "CSV (*.csv)");
+  const QString target = QFileDialog::getSaveFileName(
+      this, txt("Table as CSV"), q(fileStem(p->name)) + ".csv", txt("CSV (*.csv)"));
   if (target.isEmpty()) return;
   try {
     writeFileAtomically(
         target.toStdString(),
         toCsv(readTable(p->file.string()), separator_->currentData().toString()[0].toLatin1()));
-    Q_EMIT bench_.notice(QString("The table is in “%1”, coordinates in %2.")
+    Q_EMIT bench_.notice(txt("The table is in “%1”, coordinates in %2.")
                              .arg(target, q(p->facts.value("system", ""))));
   } catch (const std::exception& e) {
-    say(QString::fromUtf8(e.what()));
+    say(sentenceOf(e));
   }
 }
 

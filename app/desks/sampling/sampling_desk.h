@@ -1,5 +1,6 @@
 #pragma once
 #include "desks/desk.h"
+#include "desks/sampling/readings_table.h"
 #include "sampling/plan.h"
 #include "shell/latest.h"
 
@@ -37,7 +38,7 @@ class SamplingDesk : public Desk {
   QDoubleSpinBox* apart_;
   QLabel *unit_, *countLabel_, *planned_, *tableTitle_;
   QListWidget* layers_;
-  QTableWidget* table_;
+  ReadingsTable* table_;
   std::vector<ViewPoint> shown_;
   bool filling_ = false;
 };

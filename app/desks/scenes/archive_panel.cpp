@@ -9,6 +9,7 @@ namespace {
 
 constexpr QSize kPicture(80, 60);
 constexpr size_t kMostShown = 300;
+enum Service { kAnswers, kSlow, kBreaksOff, kDown };  // as listed
 
 /// Read at the size it is shown in, whatever its own.
 QImage smallPicture(const fs::path& file) {
@@ -30,72 +31,72 @@ ArchivePanel::ArchivePanel(Workbench& bench, MapView& view, QWidget* parent)
     : QWidget(parent), bench_(bench), view_(view), answer_(this) {
   where_ = secondLabel("");
   where_->setObjectName("archiveWhere");
-  auto* other = linkButton("Another catalogue…");
+  auto* other = linkButton(txt("Another catalogue…"));
   other->setObjectName("archiveOther");
-  sensor_ = new QComboBox;
+  sensor_ = new LongChoice;
   sensor_->setObjectName("archiveSensor");
-  sensor_->addItem("any sensor", "");
+  sensor_->addItem(txt("any sensor"), "");
   from_ = new QLineEdit;
   to_ = new QLineEdit;
   from_->setObjectName("archiveFrom");
   to_->setObjectName("archiveTo");
-  from_->setPlaceholderText("first day");
-  to_->setPlaceholderText("last day");
-  from_->setToolTip("Year-month-day, such as 2031-05-01; empty for any");
+  from_->setPlaceholderText(txt("first day"));
+  to_->setPlaceholderText(txt("last day"));
+  from_->setToolTip(txt("Year-month-day, such as 2031-05-01; empty for any"));
   to_->setToolTip(from_->toolTip());
   cloud_ = new QSpinBox;
   cloud_->setObjectName("archiveCloud");
   cloud_->setRange(0, 100);
   cloud_->setValue(100);
-  cloud_->setPrefix("at most ");
+  cloud_->setPrefix(txt("at most "));
   cloud_->setSuffix(" %");
-  place_ = new QComboBox;
+  place_ = new LongChoice;
   place_->setObjectName("archivePlace");
-  place_->addItems({"anywhere", "in the study area", "where one looks"});
-  service_ = new QComboBox;
+  place_->addItems({txt("anywhere"), txt("in the study area"), txt("where one looks")});
+  service_ = new LongChoice;
   service_->setObjectName("archiveService");
-  service_->addItems({"answers at once", "is slow", "breaks off", "is down"});
+  service_->addItems({txt("answers at once"), txt("is slow"), txt("breaks off"), txt("is down")});
   service_->setToolTip(
-      "This archive stands in for a provider's. It can be made to behave badly, to see what "
-      "happens then.");
+      txt("This archive stands in for a provider's. It can be made to behave badly, to see what "
+          "happens then."));
   said_ = secondLabel("");
   said_->setObjectName("archiveSaid");
-  cancel_ = linkButton("Stop waiting");
+  cancel_ = linkButton(txt("Stop waiting"));
   cancel_->setObjectName("archiveStop");
   cancel_->setVisible(false);
   list_ = new QListWidget;
   list_->setObjectName("archiveList");
-  list_->setAccessibleName("Scenes of the archive");
+  list_->setAccessibleName(txt("Scenes of the archive"));
   list_->setSelectionMode(QAbstractItemView::MultiSelection);
   list_->setIconSize(kPicture);
   list_->setSpacing(2);
   list_->setWordWrap(true);
-  list_->setMinimumHeight(180);
-  inPlace_ = linkButton("Use where they are, without a copy");
+  // It takes what room there is, so that the desk needs no scroll bar beside its.
+  list_->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Ignored);
+  list_->setMinimumHeight(120);
+  inPlace_ = linkButton(txt("Use where they are, without a copy"));
   inPlace_->setObjectName("archiveInPlace");
 
   auto* box = new QVBoxLayout(this);
   box->setContentsMargins(0, 0, 0, 0);
   box->setSpacing(8);
-  auto* head = new QHBoxLayout;
-  head->addWidget(where_, 1);
-  head->addWidget(other);
-  box->addLayout(head);
-  place_->setAccessibleName("Place");
-  service_->setAccessibleName("How the stand-in for a provider behaves");
+  where_->setWordWrap(false);
+  box->addWidget(wrapping({where_, other}));
+  place_->setAccessibleName(txt("Place"));
+  service_->setAccessibleName(txt("How the stand-in for a provider behaves"));
   const auto row = [&](const QString& label, std::initializer_list<QWidget*> fields) {
     box->addWidget(fieldRow(label, fields, 92));
   };
-  row("Sensor, place", {sensor_, place_});
-  row("Days", {from_, to_});
-  row("Cloud", {cloud_});
+  row(txt("Sensor, place"), {sensor_, place_});
+  row(txt("Days"), {from_, to_});
+  row(txt("Cloud"), {cloud_});
   auto* saidRow = new QHBoxLayout;
   saidRow->addWidget(said_, 1);
   saidRow->addWidget(cancel_);
   box->addLayout(saidRow);
   box->addWidget(list_, 1);
   box->addWidget(inPlace_, 0, Qt::AlignLeft);
-  row("The stand-in", {service_});
+  row(txt("The stand-in"), {service_});
 
   soon_.setSingleShot(true);
   soon_.setInterval(250);
@@ -115,7 +116,7 @@ ArchivePanel::ArchivePanel(Workbench& bench, MapView& view, QWidget* parent)
   connect(cancel_, &QPushButton::clicked, this, [this] {
     answer_.stop();
     cancel_->setVisible(false);
-    said_->setText("You stopped waiting. Change something of the search to ask again.");
+    said_->setText(txt("You stopped waiting. Change something of the search to ask again."));
   });
   connect(list_, &QListWidget::itemSelectionChanged, this, [this] {
     inPlace_->setEnabled(!list_->selectedItems().isEmpty());
@@ -154,15 +155,16 @@ void ArchivePanel::open(const QString& wanted) {
   std::error_code ec;
   if (fs::exists(file, ec))
     QSettings().setValue("archiveOf/" + q(bench_.study().name), q(file.string()));
-  where_->setText(file.empty() ? QString("No catalogue is chosen.")
-                               : "Catalogue: " + q(file.parent_path().filename().string()));
+  where_->setText(file.empty()
+                      ? txt("No catalogue is chosen.")
+                      : txt("Catalogue: %1").arg(q(file.parent_path().filename().string())));
   where_->setToolTip(q(file.lexically_normal().string()));
   search();
 }
 
 void ArchivePanel::chooseCatalogue() {
-  const QString file =
-      QFileDialog::getOpenFileName(this, "Choose a catalogue", {}, "STAC catalogues (*.json)");
+  const QString file = QFileDialog::getOpenFileName(this, txt("Choose a catalogue"), {},
+                                                    txt("STAC catalogues (*.json)"));
   if (!file.isEmpty()) open(file);
 }
 
@@ -172,8 +174,7 @@ std::optional<ArchiveQuery> ArchivePanel::query() {
   for (auto [field, into] : {std::pair{from_, &query.from}, {to_, &query.to}}) {
     const QString text = field->text().trimmed();
     if (!text.isEmpty() && !QDate::fromString(text, Qt::ISODate).isValid()) {
-      Q_EMIT trouble(
-          QString("“%1” is no date; write year-month-day, such as 2031-05-01.").arg(text));
+      Q_EMIT trouble(txt("“%1” is no date; write year-month-day, such as 2031-05-01.").arg(text));
       return {};
     }
     *into = text.toStdString();
@@ -192,13 +193,13 @@ std::optional<ArchiveQuery> ArchivePanel::query() {
         where->include({e.right, e.top});
       }
       if (!where) {
-        Q_EMIT trouble("There is no study area yet; draw or choose one under Study area.");
+        Q_EMIT trouble(txt("There is no study area yet; draw or choose one under Study area."));
         return {};
       }
     }
     query.place = broughtTo(*where, view_.crs(), crsFrom("EPSG:4326"));
   } catch (const std::exception& e) {
-    Q_EMIT trouble(QString::fromUtf8(e.what()));
+    Q_EMIT trouble(sentenceOf(e));
     return {};
   }
   return query;
@@ -206,9 +207,9 @@ std::optional<ArchiveQuery> ArchivePanel::query() {
 
 ServiceConditions ArchivePanel::conditions() const {
   ServiceConditions c;
-  if (service_->currentText() == "is slow") c.delay = std::chrono::milliseconds(1500);
-  if (service_->currentText() == "breaks off") c.breaksOffAfter = 3u << 20;
-  c.down = service_->currentText() == "is down";
+  if (service_->currentIndex() == kSlow) c.delay = std::chrono::milliseconds(1500);
+  if (service_->currentIndex() == kBreaksOff) c.breaksOffAfter = 3u << 20;
+  c.down = service_->currentIndex() == kDown;
   return c;
 }
 
@@ -217,12 +218,12 @@ void ArchivePanel::search() {
   const fs::path file = catalogue();
   if (file.empty()) {
     show({});
-    said_->setText("Choose a STAC catalogue on this machine to search it.");
+    said_->setText(txt("Choose a STAC catalogue on this machine to search it."));
     return;
   }
   const auto wanted = query();
   if (!wanted) return;
-  said_->setText("Asking the archive…");
+  said_->setText(txt("Asking the archive…"));
   cancel_->setVisible(true);
   answer_.ask(
       [archive = Archive(file, conditions()), query = *wanted](const Progress& progress) {
@@ -263,14 +264,14 @@ bool ArchivePanel::inStudy(const CatalogueEntry& entry) const {
 
 QString ArchivePanel::stateOf(const Offer& o) const {
   std::error_code ec;
-  if (fs::exists(Archive::placeOf(o.entry, scenesFolder()), ec)) return "fetched";
+  if (fs::exists(Archive::placeOf(o.entry, scenesFolder()), ec)) return txt("fetched");
   uintmax_t part = 0;
   try {
     part = Archive::partFetched(o.entry, scenesFolder());
   } catch (const Error&) {
-    return "its files are gone";
+    return txt("its files are gone");
   }
-  return part > 0 ? mebibytes(part) + " of it are here" : QString();
+  return part > 0 ? txt("%1 of it are here").arg(mebibytes(part)) : QString();
 }
 
 void ArchivePanel::show(const std::vector<Offer>& offers) {
@@ -298,10 +299,10 @@ void ArchivePanel::show(const std::vector<Offer>& offers) {
   refreshStates();
   const auto n = offers_.size();
   said_->setText(n == kMostShown
-                     ? QString("The newest %1 scenes; ask for less to see older ones.").arg(n)
-                 : n == 0 ? QString("No scene of the archive is like that.")
-                 : n == 1 ? QString("1 scene. Click those to fetch.")
-                          : QString("%1 scenes, newest first. Click those to fetch.").arg(n));
+                     ? txt("The newest %1 scenes; ask for less to see older ones.").arg(n)
+                 : n == 0 ? txt("No scene of the archive is like that.")
+                          : txt("%n scenes, newest first. Click those to fetch.",
+                                "%n scene. Click those to fetch.", static_cast<qint64>(n)));
   inPlace_->setVisible(n > 0);
   inPlace_->setEnabled(!list_->selectedItems().isEmpty());
   Q_EMIT actionChanged();
@@ -313,12 +314,13 @@ void ArchivePanel::refreshStates() {
     const auto& o = offers_[i];
     QStringList facts{niceDate(o.entry.date)};
     if (o.entry.cloud)
-      facts << decimal(100 * *o.entry.cloud, *o.entry.cloud > 0 ? 1 : 0) + " % cloud";
+      facts << txt("%1 % cloud").arg(decimal(100 * *o.entry.cloud, *o.entry.cloud > 0 ? 1 : 0));
     facts << mebibytes(o.bytes);
     QStringList lines{q(o.entry.title), facts.join(" · ")};
     // What is in the study needs no fetching.
     const bool there = inStudy(o.entry);
-    if (const QString state = there ? "in the study" : stateOf(o); !state.isEmpty()) lines << state;
+    if (const QString state = there ? txt("in the study") : stateOf(o); !state.isEmpty())
+      lines << state;
     auto* item = list_->item(static_cast<int>(i));
     item->setText(lines.join("\n"));
     if (there) item->setSelected(false);
@@ -342,9 +344,8 @@ QString ArchivePanel::action() const {
   int n = 0;
   for (size_t i = 0; i < offers_.size(); ++i)
     if (list_->item(static_cast<int>(i))->isSelected()) bytes += offers_[i].bytes, ++n;
-  if (n == 0) return "Fetch scenes";
-  return QString("Fetch %1 (%2)")
-      .arg(n == 1 ? "1 scene" : QString("%1 scenes").arg(n), mebibytes(bytes));
+  if (n == 0) return txt("Fetch scenes");
+  return txt("Fetch %n scenes (%1)", "Fetch %n scene (%1)", n).arg(mebibytes(bytes));
 }
 
 void ArchivePanel::act() {
@@ -357,7 +358,7 @@ void ArchivePanel::useInPlace() {
   try {
     for (const auto& entry : chosen()) scenes.push_back(openEntry(entry));
   } catch (const std::exception& e) {
-    return Q_EMIT trouble(QString::fromUtf8(e.what()));
+    return Q_EMIT trouble(sentenceOf(e));
   }
   bench_.addScenes(std::move(scenes));
   refreshStates();

@@ -29,7 +29,7 @@ void open(Incoming& one) {
       one.asksForPower = one.scene.state == ValueState::Unknown;
     }
   } catch (const std::exception& e) {
-    one.trouble = e.what();
+    one.trouble = sentenceOf(e).toStdString();
   }
 }
 
@@ -80,16 +80,15 @@ bool isDate(const QString& text) {
 QString whatItIs(const Incoming& one) {
   switch (one.as) {
     case Incoming::As::ClassMap:
-      return "class map";
+      return txt("class map");
     case Incoming::As::Quantity:
-      return "quantity";
+      return txt("quantity");
     case Incoming::As::Outline:
-      return "outline";
+      return txt("outline");
     default:
       if (one.scene.bands.empty())
-        return one.draft.files.size() > 1 ? "cannot be one scene" : "cannot be read";
-      return one.scene.bands.size() == 1 ? "1 band"
-                                         : QString("%1 bands").arg(one.scene.bands.size());
+        return one.draft.files.size() > 1 ? txt("cannot be one scene") : txt("cannot be read");
+      return txt("%n bands", "%n band", static_cast<qint64>(one.scene.bands.size()));
   }
 }
 
@@ -138,7 +137,7 @@ BringInPanel::BringInPanel(Workbench& bench, QWidget* parent)
   about_->setObjectName("incomingAbout");
   list_ = new QListWidget;
   list_->setObjectName("incomingList");
-  list_->setAccessibleName("What comes in");
+  list_->setAccessibleName(txt("What comes in"));
   note_ = secondLabel("");
   note_->setObjectName("incomingNote");
   setTone(note_, "warning");
@@ -149,27 +148,27 @@ BringInPanel::BringInPanel(Workbench& bench, QWidget* parent)
   date_ = new QLineEdit;
   date_->setObjectName("incomingDate");
   date_->setPlaceholderText("2031-07-18");
-  preset_ = new QComboBox;
+  preset_ = new LongChoice;
   preset_->setObjectName("incomingPreset");
-  state_ = new QComboBox;
+  state_ = new LongChoice;
   state_->setObjectName("incomingState");
   for (auto s : allValueStates())
     if (s != ValueState::Quantity && s != ValueState::ClassCodes)
-      state_->addItem(q(titleOf(s)), q(idOf(s)));
+      state_->addItem(txt(titleOf(s)), q(idOf(s)));
   field_ = new QComboBox;
   field_->setObjectName("incomingField");
   unit_ = new QLineEdit;
   unit_->setObjectName("incomingUnit");
-  unit_->setPlaceholderText("such as °C or mm");
+  unit_->setPlaceholderText(txt("such as °C or mm"));
   from_ = new QLineEdit;
   from_->setObjectName("incomingFrom");
   from_->setPlaceholderText("2031-06-01");
   to_ = new QLineEdit;
   to_->setObjectName("incomingTo");
   to_->setPlaceholderText("2031-06-30");
-  bands_ = plainTable({"Band", "Role"});
+  bands_ = plainTable({txt("Band"), txt("Role")});
   bands_->setObjectName("incomingBands");
-  match_ = plainTable({"Theirs", "Ours"});
+  match_ = plainTable({txt("Theirs"), txt("Ours")});
   match_->setObjectName("incomingMatch");
   for (auto* table : {bands_, match_}) {
     table->verticalHeader()->setDefaultSectionSize(28);
@@ -179,9 +178,9 @@ BringInPanel::BringInPanel(Workbench& bench, QWidget* parent)
   }
   bands_->setColumnWidth(1, 128);
   match_->setColumnWidth(1, 190);
-  join_ = linkButton("Join with the one above");
+  join_ = linkButton(txt("Join with the one above"));
   join_->setObjectName("incomingJoin");
-  apart_ = linkButton("One scene a file");
+  apart_ = linkButton(txt("One scene a file"));
   apart_->setObjectName("incomingApart");
 
   auto* box = new QVBoxLayout(this);
@@ -196,30 +195,26 @@ BringInPanel::BringInPanel(Workbench& bench, QWidget* parent)
   };
   box->addWidget(about_);
   box->addWidget(list_);
-  auto* links = new QHBoxLayout;
-  links->addWidget(join_);
-  links->addWidget(apart_);
-  links->addStretch();
-  box->addLayout(links);
+  box->addWidget(wrapping({join_, apart_}));
   box->addWidget(hairline());
-  box->addWidget(fieldRow("It is", {as_}));
+  box->addWidget(fieldRow(txt("It is"), {as_}));
   date_->setFixedWidth(104);
-  date_->setAccessibleName("Date");
-  box->addWidget(fieldRow("Name, date", {name_, date_}));
+  date_->setAccessibleName(txt("Date"));
+  box->addWidget(fieldRow(txt("Name, date"), {name_, date_}));
   QVBoxLayout* g;
   std::tie(sceneBox_, g) = group();
-  g->addWidget(fieldRow("Sensor preset", {preset_}));
-  g->addWidget(fieldRow("Values are", {state_}));
+  g->addWidget(fieldRow(txt("Sensor preset"), {preset_}));
+  g->addWidget(fieldRow(txt("Values are"), {state_}));
   g->addWidget(bands_);
   box->addWidget(sceneBox_);
   std::tie(classBox_, g) = group();
-  fieldRow_ = fieldRow("Field of classes", {field_});
+  fieldRow_ = fieldRow(txt("Field of classes"), {field_});
   g->addWidget(fieldRow_);
   g->addWidget(match_);
   box->addWidget(classBox_);
   std::tie(quantityBox_, g) = group();
-  g->addWidget(fieldRow("Unit", {unit_}));
-  g->addWidget(fieldRow("From, to", {from_, to_}));
+  g->addWidget(fieldRow(txt("Unit"), {unit_}));
+  g->addWidget(fieldRow(txt("From, to"), {from_, to_}));
   box->addWidget(quantityBox_);
   box->addWidget(note_);
 
@@ -312,13 +307,13 @@ void BringInPanel::fillList() {
     item->setCheckState(one.take ? Qt::Checked : Qt::Unchecked);
     list_->addItem(item);
   }
-  list_->setFixedHeight(8 + 22 * std::clamp(static_cast<int>(all_.size()), 1, 7));
+  fitHeight(list_);
   list_->setCurrentRow(row);
   about_->setText(
       scenes == 0
-          ? QString("Say what comes in, and under which name.")
-          : QString("Put together by folder, name and date. Look whether names, dates and roles "
-                    "are right; untick what is to stay out."));
+          ? txt("Say what comes in, and under which name.")
+          : txt("Put together by folder, name and date. Look whether names, dates and roles "
+                "are right; untick what is to stay out."));
   filling_ = false;
   fillOne();
 }
@@ -330,11 +325,11 @@ void BringInPanel::fillOne() {
   using As = Incoming::As;
   const bool vector = !one->layer.empty(), single = vector || one->scene.bands.size() == 1;
   as_->clear();
-  const auto add = [&](const char* title, As as) { as_->addItem(title, static_cast<int>(as)); };
-  if (vector) add("an outline", As::Outline);
-  if (!vector) add("a scene", As::Scene);
-  if (single) add("a class map", As::ClassMap);
-  if (single && !vector) add("a quantity", As::Quantity);
+  const auto add = [&](const QString& title, As as) { as_->addItem(title, static_cast<int>(as)); };
+  if (vector) add(txt("an outline"), As::Outline);
+  if (!vector) add(txt("a scene"), As::Scene);
+  if (single) add(txt("a class map"), As::ClassMap);
+  if (single && !vector) add(txt("a quantity"), As::Quantity);
   as_->setCurrentIndex(as_->findData(static_cast<int>(one->as)));
   name_->setText(q(one->draft.name));
   date_->setText(q(one->draft.date));
@@ -353,7 +348,8 @@ void BringInPanel::fillOne() {
   if (one->as == As::Scene && one->trouble.empty()) fillScene();
   if (one->as == As::ClassMap) fillClasses();
   if (one->asksForPower && one->as == As::Scene)
-    note = "Its numbers do not tell whether they are power or decibels; say what the values are.";
+    note =
+        txt("Its numbers do not tell whether they are power or decibels; say what the values are.");
   note_->setText(note);
   note_->setVisible(!note.isEmpty());
   filling_ = false;
@@ -369,17 +365,18 @@ void BringInPanel::showChosen() {
   if (bands.empty()) return;
   const auto can = compositesOf(one->scene);
   std::array<size_t, 3> shown{};
-  QString title = "band by band: the first three";
+  QString title = txt("band by band: the first three");
   if (!can.empty()) {
     for (size_t i = 0; i < 3; ++i)
       shown[i] = static_cast<size_t>(one->scene.bandOf(can[0].roles[i]));
-    title = q(can[0].title);
+    title = txt(can[0].title);
   } else if (bands.size() >= 3) {
     shown = {0, 1, 2};
   } else {
     title = q(bands[0].role.empty() ? bands[0].name : bands[0].role);
   }
-  Picture p = compositePicture("preview", one->scene, shown, title + ", not in the study yet");
+  Picture p =
+      compositePicture("preview", one->scene, shown, txt("%1, not in the study yet").arg(title));
   p.title = q(one->draft.name);
   Q_EMIT looked(p);
 }
@@ -388,10 +385,10 @@ void BringInPanel::fillScene() {
   const Incoming* one = chosen();
   const Scene& scene = one->scene;
   preset_->clear();
-  preset_->addItem("none: roles as below");
+  preset_->addItem(txt("none: roles as below"));
   for (const auto& s : sensors()) {
     if (!whyNot(s, scene).empty()) continue;
-    preset_->addItem(q(s.title), q(s.id));
+    preset_->addItem(txt(s.title), q(s.id));
     if (s.id == scene.sensor) preset_->setCurrentIndex(preset_->count() - 1);
   }
   state_->setCurrentIndex(std::max(0, state_->findData(q(idOf(scene.state)))));
@@ -405,10 +402,10 @@ void BringInPanel::fillScene() {
     bands_->setItem(b, 0, name);
     auto* role = new QComboBox;
     role->setObjectName(QString("incomingRole-%1").arg(b + 1));
-    role->setAccessibleName("Role of " + name->text());
-    role->addItem("no role");
+    role->setAccessibleName(txt("Role of %1").arg(name->text()));
+    role->addItem(txt("no role"));
     for (const auto& r : knownRoles()) role->addItem(q(r));
-    role->setCurrentText(band.role.empty() ? "no role" : q(band.role));
+    role->setCurrentIndex(std::max(0, role->findText(q(band.role))));
     role->setStyleSheet("QComboBox { padding: 1px 6px; min-height: 18px; }");
     connect(role, &QComboBox::activated, this, [this, b, role] {
       auto* now = chosen();
@@ -426,7 +423,7 @@ void BringInPanel::fillScene() {
     const int last = bands_->rowCount() - 1;
     bands_->removeCellWidget(last, 1);
     bands_->setItem(last, 0, new QTableWidgetItem(q(scene.quality.file.filename().string())));
-    bands_->setItem(last, 1, new QTableWidgetItem("flags"));
+    bands_->setItem(last, 1, new QTableWidgetItem(txt("flags")));
   }
   fitHeight(bands_, 14);
 }
@@ -444,11 +441,11 @@ void BringInPanel::fillClasses() {
         r, 0, new QTableWidgetItem(q(name.empty() || name == code ? code : code + "  " + name)));
     auto* ours = new QComboBox;
     ours->setObjectName("ours-" + q(code));
-    ours->setAccessibleName("What becomes of " + q(code));
+    ours->setAccessibleName(txt("What becomes of %1").arg(q(code)));
     for (const auto& c : bench_.study().legend.classes)
       ours->addItem(swatch(toQt(c.colour)), QString("%1  %2").arg(c.code).arg(q(c.name)), c.code);
-    ours->addItem("a new class", kNewClass);
-    ours->addItem("leave out", kLeaveOut);
+    ours->addItem(txt("a new class"), kNewClass);
+    ours->addItem(txt("leave out"), kLeaveOut);
     const auto at = one->ours.find(code);
     ours->setCurrentIndex(ours->findData(at == one->ours.end() ? kNewClass : at->second));
     ours->setStyleSheet("QComboBox { padding: 1px 6px; min-height: 18px; }");
@@ -471,7 +468,7 @@ void BringInPanel::findClasses() {
                  if (row >= static_cast<int>(all_.size())) return;
                  Incoming& into = all_[static_cast<size_t>(row)];
                  into.theirs = theirs;
-                 if (theirs.empty()) into.trouble = "It holds no classes.";
+                 if (theirs.empty()) into.trouble = txt("It holds no classes.").toStdString();
                  into.ours.clear();
                  const CodeMatch match = suggestMatch(theirs, bench_.study().legend);
                  for (const auto& [code, name] : theirs)
@@ -531,12 +528,18 @@ QString BringInPanel::action() const {
   int n = 0;
   for (const auto& one : all_)
     if (one.take) ++counts[one.as], ++n;
-  if (n == 0) return "Bring in nothing";
-  if (counts.size() > 1) return QString("Bring in %1 of them").arg(n);
-  const char* singles[] = {"scene", "class map", "quantity", "outline"};
-  const char* plurals[] = {"scenes", "class maps", "quantities", "outlines"};
-  const auto as = static_cast<size_t>(counts.begin()->first);
-  return QString("Bring in %1 %2").arg(n).arg(n == 1 ? singles[as] : plurals[as]);
+  if (n == 0) return txt("Bring in nothing");
+  if (counts.size() > 1) return txt("Bring in %1 of them").arg(n);
+  switch (counts.begin()->first) {
+    case Incoming::As::ClassMap:
+      return txt("Bring in %n class maps", "Bring in %n class map", n);
+    case Incoming::As::Quantity:
+      return txt("Bring in %n quantities", "Bring in %n quantity", n);
+    case Incoming::As::Outline:
+      return txt("Bring in %n outlines", "Bring in %n outline", n);
+    default:
+      return txt("Bring in %n scenes", "Bring in %n scene", n);
+  }
 }
 
 void BringInPanel::act() {
@@ -546,14 +549,13 @@ void BringInPanel::act() {
     QString why = q(one.trouble);
     const QString name = q(one.draft.name);
     if (name.trimmed().isEmpty())
-      why = "One of them has no name; write one.";
+      why = txt("One of them has no name; write one.");
     else if (one.as == Incoming::As::Scene && one.asksForPower)
-      why = QString("Say whether the values of “%1” are power or decibels first.").arg(name);
+      why = txt("Say whether the values of “%1” are power or decibels first.").arg(name);
     else if (!isDate(q(one.draft.date)) || !isDate(one.from) || !isDate(one.to))
-      why = "A date is not one; write year-month-day, such as 2031-07-18, or leave it empty.";
+      why = txt("A date is not one; write year-month-day, such as 2031-07-18, or leave it empty.");
     else if (one.as == Incoming::As::ClassMap && one.theirs.empty() && one.trouble.empty())
-      why =
-          QString("The classes of “%1” are being read; look at what they become first.").arg(name);
+      why = txt("The classes of “%1” are being read; look at what they become first.").arg(name);
     if (why.isEmpty()) continue;
     list_->setCurrentRow(i);
     return Q_EMIT trouble(why);
@@ -585,7 +587,7 @@ void BringInPanel::importClasses(const Incoming& one) {
       added.code = theirs >= 1 && theirs <= 65535 && legend.find(theirs) == nullptr
                        ? theirs
                        : legend.firstFreeCode();
-      added.name = name.empty() ? "class " + code : name;
+      added.name = name.empty() ? txt("class %1").arg(q(code)).toStdString() : name;
       added.colour = colourOf(one, code, legend.classes.size());
       ours = added.code;
       legend.add(added);
@@ -593,7 +595,7 @@ void BringInPanel::importClasses(const Incoming& one) {
     match[code] = ours;
   }
   if (legend.classes.size() != bench_.study().legend.classes.size())
-    bench_.setLegend(legend, "Add classes of a map");
+    bench_.setLegend(legend, txt("Add classes of a map"));
   Json step = {{"do", "import-classes"},
                {"name", one.draft.name},
                {"file", one.layer.empty() ? one.scene.bands[0].file.string() : one.layer},
@@ -602,11 +604,11 @@ void BringInPanel::importClasses(const Incoming& one) {
   if (!one.layer.empty()) {
     const auto* scene = bench_.currentScene();
     if (scene == nullptr)
-      return Q_EMIT trouble("Bring in a scene first: polygons become a map on its pixels.");
+      return Q_EMIT trouble(txt("Bring in a scene first: polygons become a map on its pixels."));
     step["field"] = one.field.toStdString();
     step["scene"] = scene->id;
   }
-  bench_.run(step, "Bring in a class map");
+  bench_.run(step, txt("Bring in a class map"));
 }
 
 void BringInPanel::importQuantity(const Incoming& one) {
@@ -616,7 +618,7 @@ void BringInPanel::importQuantity(const Incoming& one) {
               {"unit", one.unit.toStdString()},
               {"from", one.from.toStdString()},
               {"to", one.to.toStdString()}},
-             "Bring in a quantity");
+             txt("Bring in a quantity"));
 }
 
 }  // namespace zp

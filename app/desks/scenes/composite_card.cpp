@@ -4,14 +4,8 @@
 
 namespace zp {
 
-namespace {
-/// "vegetation false colour" → "vegetation": the picture says the rest.
-QString shortened(QString title) {
-  return title.remove(" false colour").remove(" colour").replace('-', ' ');
-}
-}  // namespace
-
-CompositeCard::CompositeCard(const QString& title) : QPushButton(shortened(title)) {
+CompositeCard::CompositeCard(const QString& title, const QString& shortTitle)
+    : QPushButton(shortTitle) {
   setAccessibleName(title);
   setCheckable(true);
   setFixedSize(sizeHint());

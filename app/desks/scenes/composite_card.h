@@ -7,7 +7,7 @@ namespace zp {
 class CompositeCard : public QPushButton {
   Q_OBJECT
  public:
-  explicit CompositeCard(const QString& title);
+  explicit CompositeCard(const QString& title, const QString& shortTitle);
   void setThumbnail(const QImage& image);
   QSize sizeHint() const override { return {118, 92}; }
 

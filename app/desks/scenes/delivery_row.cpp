@@ -7,7 +7,7 @@
 namespace zp {
 
 DeliveryRow::DeliveryRow(Workbench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
-  on_ = new QCheckBox("Results lie on a prescribed grid");
+  on_ = new QCheckBox(txt("Results lie on a prescribed grid"));
   on_->setObjectName("deliveryOn");
   const auto field = [](const char* name, const QString& label, const QString& hint) {
     auto* f = new QLineEdit;
@@ -17,19 +17,19 @@ DeliveryRow::DeliveryRow(Workbench& bench, QWidget* parent) : QWidget(parent), b
     f->setToolTip(label);
     return f;
   };
-  system_ = field("deliverySystem", "Reference system", "EPSG:32630");
-  x_ = field("deliveryX", "East of a pixel's corner", "east");
-  y_ = field("deliveryY", "North of a pixel's corner", "north");
-  pixel_ = field("deliveryPixel", "Pixel size, in the system's units", "pixel");
-  auto* set = quietButton("Set");
+  system_ = field("deliverySystem", txt("Reference system"), "EPSG:32630");
+  x_ = field("deliveryX", txt("East of a pixel's corner"), txt("east"));
+  y_ = field("deliveryY", txt("North of a pixel's corner"), txt("north"));
+  pixel_ = field("deliveryPixel", txt("Pixel size, in the system's units"), txt("pixel"));
+  auto* set = quietButton(txt("Set"));
   set->setObjectName("deliverySet");
-  said_ = secondLabel("Indices, maps and series are brought onto it as they are computed.");
+  said_ = secondLabel(txt("Indices, maps and series are brought onto it as they are computed."));
   fields_ = new QWidget;
   auto* f = new QVBoxLayout(fields_);
   f->setContentsMargins(0, 0, 0, 0);
   f->setSpacing(8);
-  f->addWidget(fieldRow("System", {system_, pixel_}, 96));
-  f->addWidget(fieldRow("A corner at", {x_, y_}, 96));
+  f->addWidget(fieldRow(txt("System"), {system_, pixel_}, 96));
+  f->addWidget(fieldRow(txt("A corner at"), {x_, y_}, 96));
   f->addWidget(said_);
   f->addWidget(set, 0, Qt::AlignLeft);
   auto* box = new QVBoxLayout(this);
@@ -69,13 +69,13 @@ void DeliveryRow::set() {
              y = parseNumber(y_->text().trimmed().toStdString()),
              pixel = parseNumber(pixel_->text().trimmed().toStdString());
   if (!x || !y || !pixel || !(*pixel > 0) || !std::isfinite(*x) || !std::isfinite(*y))
-    return Q_EMIT trouble("The corner and the pixel size are numbers, the size above 0.");
+    return Q_EMIT trouble(txt("The corner and the pixel size are numbers, the size above 0."));
   try {
     const DeliveryGrid grid{crsFrom(system_->text().trimmed().toStdString()), {*x, *y}, *pixel};
     Q_EMIT trouble("");
     bench_.setDelivery(grid);
   } catch (const std::exception& e) {
-    Q_EMIT trouble(QString::fromUtf8(e.what()));
+    Q_EMIT trouble(sentenceOf(e));
   }
 }
 

@@ -10,8 +10,8 @@ namespace zp {
 struct MakingPanel::Operation {
   const char *id, *title, *about, *action;
   enum Uses { ManyScenes, Bands, Other, Nothing } uses;
-  QList<QPair<QString, QString>> how;  // value, title
-  const char* number = "";             // label of the number, "" for none
+  QList<QPair<const char*, const char*>> how;  // value, title
+  const char* number = "";                     // label of the number, "" for none
   double from = 0, to = 0, preset = 0;
   bool window = false;
 };
@@ -20,86 +20,92 @@ const QList<MakingPanel::Operation>& MakingPanel::operations() {
   using O = Operation;
   static const QList<O> all{
       {"composite",
-       "One scene out of several dates",
-       "Band by band the median of the dates, or every pixel from the date at which it is greenest "
-       "(Holben 1986). What is set aside is left out.",
-       "Combine the dates",
+       words("One scene out of several dates"),
+       words("Band by band the median of the dates, or every pixel from the date at which it is "
+             "greenest "
+             "(Holben 1986). What is set aside is left out."),
+       words("Combine the dates"),
        O::ManyScenes,
-       {{"median", "median"}, {"greenest", "greenest pixel"}}},
+       {{"median", words("median")}, {"greenest", words("greenest pixel")}}},
       {"join",
-       "Adjoining scenes as one",
-       "Each pixel from the first ticked scene that has it, over the place of all.",
-       "Join the scenes",
+       words("Adjoining scenes as one"),
+       words("Each pixel from the first ticked scene that has it, over the place of all."),
+       words("Join the scenes"),
        O::ManyScenes,
        {}},
       {"stack",
-       "Chosen bands as one file",
-       "On the grid of the first ticked band; whole numbers keep value = stored × scale.",
-       "Stack the bands",
+       words("Chosen bands as one file"),
+       words("On the grid of the first ticked band; whole numbers keep value = stored × scale."),
+       words("Stack the bands"),
        O::Bands,
-       {{"float32", "real numbers"},
-        {"uint16", "whole numbers, 16 bit"},
-        {"byte", "whole numbers, 8 bit"}},
-       "Scale",
+       {{"float32", words("real numbers")},
+        {"uint16", words("whole numbers, 16 bit")},
+        {"byte", words("whole numbers, 8 bit")}},
+       words("Scale"),
        1e-9,
        1e9,
        0.0001},
       {"season",
-       "A season of one band",
-       "The same band of every ticked date, oldest first, as one file: a time stack on the grid of "
-       "the oldest.",
-       "Stack the season",
+       words("A season of one band"),
+       words("The same band of every ticked date, oldest first, as one file: a time stack on the "
+             "grid of "
+             "the oldest."),
+       words("Stack the season"),
        O::ManyScenes,
        {}},
       {"sharpen",
-       "Sharpened for looking",
-       "The detail of a sharper band (Brovey: Gillespie 1987; Gram–Schmidt: Laben and Brower "
-       "2000). "
-       "For looking and labelling; not for classification.",
-       "Sharpen",
+       words("Sharpened for looking"),
+       words("The detail of a sharper band (Brovey: Gillespie 1987; Gram–Schmidt: Laben and Brower "
+             "2000). "
+             "For looking and labelling; not for classification."),
+       words("Sharpen"),
        O::Other,
-       {{"gram-schmidt", "Gram–Schmidt"}, {"brovey", "Brovey"}}},
+       {{"gram-schmidt", words("Gram–Schmidt")}, {"brovey", words("Brovey")}}},
       {"haze",
-       "Haze subtracted",
-       "Dark-object subtraction (Chavez 1988): what the darkest pixels of the starting band show, "
-       "and "
-       "less of it in longer wavelengths.",
-       "Subtract the haze",
+       words("Haze subtracted"),
+       words("Dark-object subtraction (Chavez 1988): what the darkest pixels of the starting band "
+             "show, "
+             "and "
+             "less of it in longer wavelengths."),
+       words("Subtract the haze"),
        O::Other,
-       {{"2", "clear air"},
-        {"4", "very clear air"},
-        {"1", "moderate haze"},
-        {"0.7", "hazy"},
-        {"0.5", "very hazy"}},
-       "Dark object is",
+       {{"2", words("clear air")},
+        {"4", words("very clear air")},
+        {"1", words("moderate haze")},
+        {"0.7", words("hazy")},
+        {"0.5", words("very hazy")}},
+       words("Dark object is"),
        0,
        1e6,
        0.01},
       {"normalise",
-       "Brought to another scene's light",
-       "Gain and offset a band from the pixels that did not change (Canty and Nielsen 2008).",
-       "Normalise",
+       words("Brought to another scene's light"),
+       words(
+           "Gain and offset a band from the pixels that did not change (Canty and Nielsen 2008)."),
+       words("Normalise"),
        O::Other,
        {}},
       {"speckle",
-       "Speckle filtered",
-       "Local statistics of a window (Lee 1980), or of the half window on the pixel's own side of "
-       "an "
-       "edge (Lee 1981). Averages are of power.",
-       "Filter the speckle",
+       words("Speckle filtered"),
+       words("Local statistics of a window (Lee 1980), or of the half window on the pixel's own "
+             "side of "
+             "an "
+             "edge (Lee 1981). Averages are of power."),
+       words("Filter the speckle"),
        O::Nothing,
-       {{"lee", "Lee"}, {"refined-lee", "refined Lee"}},
-       "Looks",
+       {{"lee", words("Lee")}, {"refined-lee", words("refined Lee")}},
+       words("Looks"),
        0.5,
        1000,
        4,
        true},
       {"shift",
-       "Where it lies against another",
-       "The shift in parts of a pixel, by phase correlation (Kuglin and Hines 1975). A correction "
-       "is "
-       "kept with the scene; its file stays as it is.",
-       "Measure the shift",
+       words("Where it lies against another"),
+       words("The shift in parts of a pixel, by phase correlation (Kuglin and Hines 1975). A "
+             "correction "
+             "is "
+             "kept with the scene; its file stays as it is."),
+       words("Measure the shift"),
        O::Other,
        {}}};
   return all;
@@ -118,38 +124,37 @@ MakingPanel::MakingPanel(Workbench& bench, QWidget* parent)
   box->setSpacing(6);
   what_ = new QComboBox;
   what_->setObjectName("makeWhat");
-  what_->setAccessibleName("What to make");
-  for (const auto& o : operations()) what_->addItem(o.title, QString(o.id));
+  what_->setAccessibleName(txt("What to make"));
+  for (const auto& o : operations()) what_->addItem(txt(o.title), QString(o.id));
   box->addWidget(what_);
   about_ = secondLabel("");
   box->addWidget(about_);
   ticks_ = new QListWidget;
   ticks_->setObjectName("makeTicks");
-  ticks_->setFixedHeight(112);
   box->addWidget(ticks_);
   other_ = new QComboBox;
   other_->setObjectName("makeOther");
-  otherRow_ = row("With", other_);
+  otherRow_ = row(txt("With"), other_);
   otherLabel_ = otherRow_->findChild<QLabel*>();
   how_ = new QComboBox;
   how_->setObjectName("makeHow");
-  howRow_ = row("How", how_);
+  howRow_ = row(txt("How"), how_);
   number_ = new QDoubleSpinBox;
   number_->setObjectName("makeNumber");
   number_->setDecimals(4);
-  numberRow_ = row("Number", number_);
+  numberRow_ = row(txt("Number"), number_);
   numberLabel_ = numberRow_->findChild<QLabel*>();
   window_ = new QSpinBox;
   window_->setObjectName("makeWindow");
   window_->setRange(3, 31);
   window_->setSingleStep(2);
   window_->setValue(7);
-  window_->setSuffix(" pixels");
-  windowRow_ = row("Window", window_);
+  window_->setSuffix(txt(" pixels"));
+  windowRow_ = row(txt("Window"), window_);
   result_ = secondLabel("");
   result_->setObjectName("makeResult");
   box->addWidget(result_);
-  correct_ = quietButton("Correct it");
+  correct_ = quietButton(txt("Correct it"));
   correct_->setObjectName("correctShift");
   auto* buttons = new QHBoxLayout;
   buttons->addWidget(correct_);
@@ -159,7 +164,7 @@ MakingPanel::MakingPanel(Workbench& bench, QWidget* parent)
   connect(what_, &QComboBox::currentIndexChanged, this, &MakingPanel::choose);
   connect(correct_, &QPushButton::clicked, this, [this] {
     if (!shift_) return;
-    bench_.changeScene(q(id_), "Correct where a scene lies",
+    bench_.changeScene(q(id_), txt("Correct where a scene lies"),
                        [this](Scene& s) { moveScene(s, shift_->by); });
     shift_.reset();
     choose();
@@ -185,14 +190,14 @@ void MakingPanel::show(const StudyScene* s) {
 
 void MakingPanel::choose() {
   const Operation& o = chosen();
-  about_->setText(o.about);
+  about_->setText(txt(o.about));
   shift_.reset();
   correct_->setVisible(false);
   result_->setText("");
   result_->setVisible(false);
   const QVariant kept = how_->currentData();
   how_->clear();
-  for (const auto& [value, title] : o.how) how_->addItem(title, value);
+  for (const auto& [value, title] : o.how) how_->addItem(txt(title), value);
   // The season asks which of the scene's bands.
   if (QString(o.id) == "season" && scene() != nullptr)
     for (const auto& role : scene()->scene.roles()) how_->addItem(q(role), q(role));
@@ -200,8 +205,9 @@ void MakingPanel::choose() {
   howRow_->setVisible(how_->count() > 0);
   const bool numbered = o.number[0] != '\0';
   numberRow_->setVisible(numbered);
-  numberLabel_->setText(o.number);
-  number_->setAccessibleName(o.number);
+  const QString label = numbered ? txt(o.number) : QString();
+  numberLabel_->setText(label);
+  number_->setAccessibleName(label);
   if (numbered) {
     number_->setRange(o.from, o.to);
     number_->setValue(o.preset);
@@ -216,7 +222,7 @@ void MakingPanel::choose() {
 }
 
 QString MakingPanel::action() const {
-  return chosen().action;
+  return txt(chosen().action);
 }
 
 /// The bands or scenes that can stand beside the chosen one.
@@ -225,9 +231,9 @@ void MakingPanel::fillOthers() {
   const auto* s = scene();
   if (s == nullptr) return;
   const QString what = chosen().id;
-  otherLabel_->setText(what == "haze"      ? "Starting band"
-                       : what == "sharpen" ? "Sharp band"
-                                           : "Against");
+  otherLabel_->setText(what == "haze"      ? txt("Starting band")
+                       : what == "sharpen" ? txt("Sharp band")
+                                           : txt("Against"));
   if (what == "haze") {
     for (size_t b = 0; b < s->scene.bands.size(); ++b)
       other_->addItem(q(s->scene.bands[b].name), static_cast<int>(b));
@@ -245,8 +251,8 @@ void MakingPanel::fillOthers() {
                       QString("%1/%2").arg(q(one.id)).arg(b));
   }
   if (other_->count() == 0) {
-    result_->setText(what == "sharpen" ? "No scene here has smaller pixels than this one."
-                                       : "There is no other scene of this kind.");
+    result_->setText(what == "sharpen" ? txt("No scene here has smaller pixels than this one.")
+                                       : txt("There is no other scene of this kind."));
     result_->setVisible(true);
   }
 }
@@ -276,20 +282,21 @@ void MakingPanel::fillTicks() {
       add(q(one->scene.name) + ", " + q(one->scene.bands[b].name),
           QString("%1/%2").arg(q(one->id)).arg(b), one == s);
   }
+  fitHeight(ticks_);
 }
 
 void MakingPanel::estimate() {
   const auto* s = scene();
   if (s == nullptr || !s->scene.isRadar()) return;
-  latest_.ask([copy = s->scene](const Progress&) { return estimateLooks(copy, 0); },
-              [this](double looks) {
-                if (!chosen().window || !std::isfinite(looks)) return;
-                number_->setValue(looks);
-                result_->setText(
-                    QString("About %1 looks, by the evenest ground here.").arg(decimal(looks, 1)));
-                result_->setVisible(true);
-              },
-              [](const QString&) {});
+  latest_.ask(
+      [copy = s->scene](const Progress&) { return estimateLooks(copy, 0); },
+      [this](double looks) {
+        if (!chosen().window || !std::isfinite(looks)) return;
+        number_->setValue(looks);
+        result_->setText(txt("About %1 looks, by the evenest ground here.").arg(decimal(looks, 1)));
+        result_->setVisible(true);
+      },
+      [](const QString&) {});
 }
 
 QStringList MakingPanel::ticked() const {
@@ -305,16 +312,17 @@ Json MakingPanel::step() const {
   const auto* s = scene();
   const std::string how = how_->currentData().toString().toStdString();
   Json step = {{"do", o.id}, {"scene", s->id}};
-  std::string name = s->scene.name;
+  QString name = q(s->scene.name);
   const QString what = o.id;
   if (what == "season") return seasonStep(how);
   if (o.uses == Operation::ManyScenes) {
     step["scenes"] = Json::array();
     for (const auto& id : ticked()) step["scenes"].push_back(id.toStdString());
     step["how"] = how;
-    name = what == "join" ? "Joined scenes"
-                          : (how == "greenest" ? "Greenest of " : "Median of ") +
-                                std::to_string(ticked().size()) + " dates";
+    const qint64 dates = ticked().size();
+    name = what == "join"      ? txt("Joined scenes")
+           : how == "greenest" ? txt("Greenest of %n dates", "Greenest of %n date", dates)
+                               : txt("Median of %n dates", "Median of %n date", dates);
   } else if (o.uses == Operation::Bands) {
     step["bands"] = Json::array();
     for (const auto& t : ticked())
@@ -322,28 +330,28 @@ Json MakingPanel::step() const {
                                {"band", t.section('/', 1).toULongLong()}});
     step["type"] = how;
     step["scale"] = how == "float32" ? 1.0 : number_->value();
-    name = "Stack of " + std::to_string(ticked().size()) + " bands";
+    name = txt("Stack of %n bands", "Stack of %n band", ticked().size());
   } else if (what == "sharpen") {
     const QString sharp = other_->currentData().toString();
     step["sharp"] = sharp.section('/', 0, 0).toStdString();
     step["band"] = sharp.section('/', 1).toULongLong();
     step["how"] = how;
-    name += ", sharpened";
+    name = txt("%1, sharpened").arg(name);
   } else if (what == "haze") {
     step["start"] = other_->currentData().toULongLong();
     step["power"] = std::stod(how);
     step["dark"] = number_->value();
-    name += ", less haze";
+    name = txt("%1, less haze").arg(name);
   } else if (what == "normalise") {
     step["reference"] = other_->currentData().toString().toStdString();
-    name += ", normalised";
+    name = txt("%1, normalised").arg(name);
   } else if (what == "speckle") {
     step["how"] = how;
     step["window"] = window_->value() | 1;
     step["looks"] = number_->value();
-    name += ", filtered";
+    name = txt("%1, filtered").arg(name);
   }
-  step["name"] = name;
+  step["name"] = name.toStdString();
   return step;
 }
 
@@ -363,21 +371,24 @@ Json MakingPanel::seasonStep(const std::string& role) const {
   return {{"do", "stack"},
           {"bands", bands},
           {"type", "float32"},
-          {"name", "Season of " + role + ", " + std::to_string(all.size()) + " dates"}};
+          {"name",
+           txt("Season of %1, %n dates", "Season of %1, %n date", static_cast<qint64>(all.size()))
+               .arg(q(role))
+               .toStdString()}};
 }
 
 void MakingPanel::act() {
   if (scene() == nullptr) return;
   const Operation& o = chosen();
   if (o.uses == Operation::Other && other_->count() == 0)
-    return Q_EMIT trouble("There is nothing to do it with; bring in another scene first.");
+    return Q_EMIT trouble(txt("There is nothing to do it with; bring in another scene first."));
   const bool many = o.uses == Operation::ManyScenes;
-  if (many && ticked().size() < 2) return Q_EMIT trouble("Tick two scenes or more.");
+  if (many && ticked().size() < 2) return Q_EMIT trouble(txt("Tick two scenes or more."));
   if (o.uses == Operation::Bands && ticked().isEmpty())
-    return Q_EMIT trouble("Tick one band or more.");
+    return Q_EMIT trouble(txt("Tick one band or more."));
   Q_EMIT trouble("");
   if (QString(o.id) == "shift") return measure();
-  bench_.run(step(), o.action, [this](const QString& id) { Q_EMIT made(id); });
+  bench_.run(step(), txt(o.action), [this](const QString& id) { Q_EMIT made(id); });
 }
 
 void MakingPanel::measure() {
@@ -388,8 +399,8 @@ void MakingPanel::measure() {
   int a = s->scene.bandOf("nir"), b = to->scene.bandOf("nir");
   for (const auto& role : s->scene.roles())
     if (a < 0 || b < 0) a = s->scene.bandOf(role), b = to->scene.bandOf(role);
-  if (a < 0 || b < 0) return Q_EMIT trouble("The two scenes have no band role in common.");
-  result_->setText("Measuring…");
+  if (a < 0 || b < 0) return Q_EMIT trouble(txt("The two scenes have no band role in common."));
+  result_->setText(txt("Measuring…"));
   result_->setVisible(true);
   latest_.ask(
       [one = s->scene, two = to->scene, a, b](const Progress& p) {
@@ -397,12 +408,12 @@ void MakingPanel::measure() {
       },
       [this, name = q(to->scene.name)](const Shift& found) {
         shift_ = found;
-        const auto way = [](double v, const char* plus, const char* minus) {
-          return decimal(std::abs(v), 2) + (v >= 0 ? plus : minus);
+        const auto way = [](double v, const QString& plus, const QString& minus) {
+          return (v >= 0 ? plus : minus).arg(decimal(std::abs(v), 2));
         };
-        result_->setText(QString("It lies %1 and %2 of %3 (certainty %4).")
-                             .arg(way(found.columns, " pixels right", " pixels left"),
-                                  way(found.rows, " down", " up"), name,
+        result_->setText(txt("It lies %1 and %2 of %3 (certainty %4).")
+                             .arg(way(found.columns, txt("%1 pixels right"), txt("%1 pixels left")),
+                                  way(found.rows, txt("%1 down"), txt("%1 up")), name,
                                   decimal(found.certainty, 2)));
         correct_->setVisible(std::hypot(found.columns, found.rows) >= 0.02);
       },

@@ -31,25 +31,25 @@ Picture maskPicture(const fs::path& file) {
 
 MaskPanel::MaskPanel(Workbench& bench, MapView& view, QWidget* parent)
     : QWidget(parent), bench_(bench), view_(view), count_(this) {
-  edge_ = new QCheckBox("The edge of zeros");
+  edge_ = new QCheckBox(txt("The edge of zeros"));
   edge_->setObjectName("maskEdge");
   edge_->setToolTip(
-      "Pixels that are zero in every band and reach the border; zeros inside stay valid");
+      txt("Pixels that are zero in every band and reach the border; zeros inside stay valid"));
   flagBox_ = new QWidget;
   flags_ = new FlowLayout(6);
   flagBox_->setLayout(flags_);
-  quality_ = quietButton("Quality band…");
+  quality_ = quietButton(txt("Quality band…"));
   quality_->setObjectName("qualityBand");
-  quality_->setToolTip("A band whose bits or values say which pixels are cloud, shadow…");
-  draw_ = quietButton("Draw");
+  quality_->setToolTip(txt("A band whose bits or values say which pixels are cloud, shadow…"));
+  draw_ = quietButton(txt("Draw"));
   draw_->setObjectName("maskDraw");
   draw_->setCheckable(true);
-  draw_->setToolTip("Draw polygons in the view; what lies inside is set aside");
-  grow_ = quietButton("Grow");
+  draw_->setToolTip(txt("Draw polygons in the view; what lies inside is set aside"));
+  grow_ = quietButton(txt("Grow"));
   grow_->setObjectName("maskGrow");
   grow_->setCheckable(true);
   grow_->setToolTip(
-      "Click a pixel in the view: what is like it and connected with it is set aside");
+      txt("Click a pixel in the view: what is like it and connected with it is set aside"));
   tolerance_ = new QDoubleSpinBox;
   tolerance_->setObjectName("maskTolerance");
   tolerance_->setDecimals(3);
@@ -57,33 +57,28 @@ MaskPanel::MaskPanel(Workbench& bench, MapView& view, QWidget* parent)
   tolerance_->setSingleStep(0.01);
   tolerance_->setValue(0.05);
   tolerance_->setPrefix("± ");
-  tolerance_->setAccessibleName("How like a pixel has to be, in the scene's values");
+  tolerance_->setFixedWidth(100);
+  tolerance_->setAccessibleName(txt("How like a pixel has to be, in the scene's values"));
   tolerance_->setToolTip(tolerance_->accessibleName());
-  clear_ = linkButton("Take back drawn");
+  clear_ = linkButton(txt("Take back drawn"));
   clear_->setObjectName("maskClear");
   drawnText_ = secondLabel("");
   widen_ = new QSpinBox;
   widen_->setObjectName("maskWiden");
   widen_->setRange(0, kMostWidening);
-  widen_->setSuffix(" pixels wider");
-  widen_->setAccessibleName("Widen what is set aside");
+  widen_->setSuffix(txt(" pixels wider"));
+  widen_->setAccessibleName(txt("Widen what is set aside"));
   share_ = secondLabel("");
   share_->setObjectName("maskShare");
-  set_ = quietButton("Set aside");
+  set_ = quietButton(txt("Set aside"));
   set_->setObjectName("maskSet");
-  none_ = linkButton("Use all pixels");
+  none_ = linkButton(txt("Use all pixels"));
   none_->setObjectName("maskNone");
 
   auto* layout = new QVBoxLayout(this);
   layout->setContentsMargins(0, 0, 0, 0);
   layout->setSpacing(6);
-  const auto row = [&](std::initializer_list<QWidget*> widgets) {
-    auto* r = new QHBoxLayout;
-    r->setSpacing(8);
-    for (auto* w : widgets) r->addWidget(w);
-    r->addStretch();
-    layout->addLayout(r);
-  };
+  const auto row = [&](const QList<QWidget*>& widgets) { layout->addWidget(wrapping(widgets)); };
   row({edge_, quality_});
   layout->addWidget(flagBox_);
   row({draw_, grow_, tolerance_, widen_});
@@ -96,7 +91,7 @@ MaskPanel::MaskPanel(Workbench& bench, MapView& view, QWidget* parent)
   connect(quality_, &QPushButton::clicked, this, &MaskPanel::chooseQuality);
   connect(set_, &QPushButton::clicked, this, &MaskPanel::set);
   connect(none_, &QPushButton::clicked, this, [this] {
-    bench_.changeScene(q(id_), "Use all pixels", [](Scene& s) {
+    bench_.changeScene(q(id_), txt("Use all pixels"), [](Scene& s) {
       s.mask.clear();
       s.maskRecipe = {};
     });
@@ -162,7 +157,7 @@ void MaskPanel::show(const StudyScene* s) {
   clear_->setVisible(any);
   drawnText_->setVisible(any);
   set_->setEnabled(false);
-  share_->setText(s->scene.mask.empty() ? "Nothing is set aside." : "");
+  share_->setText(s->scene.mask.empty() ? txt("Nothing is set aside.") : "");
   if (s->scene.mask.empty()) return count_.stop();
   count_.ask([copy = s->scene](const Progress& p) { return countUsable(copy, p); },
              [this](const MaskCount& n) { share_->setText(said(n)); },
@@ -179,18 +174,19 @@ void MaskPanel::leave() {
 
 QString MaskPanel::said(const MaskCount& n) {
   QStringList parts;
-  const auto part = [&](size_t pixels, const char* what) {
+  const auto part = [&](size_t pixels, const QString& what) {
     if (pixels > 0)
-      parts << decimal(100.0 * static_cast<double>(pixels) / static_cast<double>(n.pixels), 1) +
-                   " % " + what;
+      parts << what.arg(
+          decimal(100.0 * static_cast<double>(pixels) / static_cast<double>(n.pixels), 1));
   };
-  part(n.edge, "edge");
-  part(n.flagged, "flagged");
-  part(n.drawn, "drawn");
-  part(n.widened, "around");
-  return QString("%1 % of the pixels are usable%2.")
-      .arg(decimal(100 * n.usableShare(), 1),
-           parts.isEmpty() ? QString() : "; set aside: " + parts.join(", "));
+  part(n.edge, txt("%1 % edge"));
+  part(n.flagged, txt("%1 % flagged"));
+  part(n.drawn, txt("%1 % drawn"));
+  part(n.widened, txt("%1 % around"));
+  const QString usable = decimal(100 * n.usableShare(), 1);
+  return parts.isEmpty()
+             ? txt("%1 % of the pixels are usable.").arg(usable)
+             : txt("%1 % of the pixels are usable; set aside: %2.").arg(usable, parts.join(", "));
 }
 
 void MaskPanel::fillFlags() {
@@ -205,10 +201,10 @@ void MaskPanel::fillFlags() {
     return std::find(all.begin(), all.end(), v) != all.end();
   };
   for (const auto& f : s->scene.quality.flags) {
-    auto* b = chip(q(f.name));
+    auto* b = chip(txt(f.name));
     b->setObjectName("flag-" + q(f.name));
-    b->setToolTip(f.bit ? QString("Bit %1 of the quality band").arg(f.at)
-                        : QString("Value %1 of the quality band").arg(f.at));
+    b->setToolTip(f.bit ? txt("Bit %1 of the quality band").arg(f.at)
+                        : txt("Value %1 of the quality band").arg(f.at));
     b->setChecked(has(f.bit ? r.bits : r.values, f.at));
     b->setProperty("bit", f.bit);
     b->setProperty("at", f.at);
@@ -222,23 +218,24 @@ void MaskPanel::chooseQuality() {
   const auto* s = scene();
   if (s == nullptr) return;
   const QString file =
-      QFileDialog::getOpenFileName(this, "The quality band of this scene", {},
-                                   "Rasters (*.tif *.tiff *.jp2 *.vrt *.png);;All files (*)");
+      QFileDialog::getOpenFileName(this, txt("The quality band of this scene"), {},
+                                   txt("Rasters (*.tif *.tiff *.jp2 *.vrt *.png);;All files (*)"));
   if (file.isEmpty()) return;
   QStringList titles;
-  for (const auto& p : qualityPresets()) titles << q(p.title);
+  for (const auto& p : qualityPresets()) titles << txt(p.title);
   bool ok = false;
-  const QString title = QInputDialog::getItem(
-      this, "What the quality band flags", "Meaning of its bits or values", titles, 0, false, &ok);
+  const QString title =
+      QInputDialog::getItem(this, txt("What the quality band flags"),
+                            txt("Meaning of its bits or values"), titles, 0, false, &ok);
   if (!ok) return;
   try {
     Scene copy = s->scene;
     setQuality(copy, {file.toStdString(), 1,
                       qualityPresets()[static_cast<size_t>(titles.indexOf(title))].flags});
-    bench_.changeScene(q(id_), "Choose a quality band",
+    bench_.changeScene(q(id_), txt("Choose a quality band"),
                        [&](Scene& one) { one.quality = copy.quality; });
   } catch (const std::exception& e) {
-    Q_EMIT trouble(QString::fromUtf8(e.what()));
+    Q_EMIT trouble(sentenceOf(e));
   }
 }
 
@@ -262,9 +259,9 @@ void MaskPanel::look() {
   const bool any = !drawn_.empty() || !grown_.empty();
   clear_->setVisible(any);
   drawnText_->setVisible(any);
-  drawnText_->setText(QString("%1 drawn, %2 grown").arg(drawn_.size()).arg(grown_.size()));
+  drawnText_->setText(txt("%1 drawn, %2 grown").arg(drawn_.size()).arg(grown_.size()));
   const fs::path file = (scratch_.path() + QString("/look-%1.tif").arg(++looks_)).toStdString();
-  share_->setText("Counting…");
+  share_->setText(txt("Counting…"));
   count_.ask([copy = s->scene, r = recipe(),
               file](const Progress& p) { return makeMask(copy, r, file, p); },
              [this, file](const MaskCount& n) {
@@ -287,14 +284,14 @@ void MaskPanel::set() {
   if (r.none()) return none_->click();
   const fs::path target = bench_.study().freshFile(s->scene.name + " mask", ".tif");
   bench_.background(
-      "Set pixels aside",
+      txt("Set pixels aside"),
       [copy = s->scene, r, target](const Progress& p) {
         Outputs outputs(true);
         makeMask(copy, r, outputs.add(target), p);
         outputs.commit();
       },
       [this, id = q(s->id), r, target] {
-        bench_.changeScene(id, "Set pixels aside", [&](Scene& one) {
+        bench_.changeScene(id, txt("Set pixels aside"), [&](Scene& one) {
           one.mask = target;
           one.maskRecipe = r;
         });

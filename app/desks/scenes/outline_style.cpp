@@ -3,20 +3,20 @@
 namespace zp {
 
 OutlineStyle::OutlineStyle(Workbench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
-  colour_ = quietButton("Colour…");
+  colour_ = quietButton(txt("Colour…"));
   colour_->setObjectName("outlineColour");
   width_ = new QDoubleSpinBox;
   width_->setObjectName("outlineWidth");
   width_->setRange(0.5, 8);
   width_->setSingleStep(0.5);
   width_->setDecimals(1);
-  width_->setSuffix(" px");
-  width_->setAccessibleName("Width of the line");
-  filled_ = new QCheckBox("filled");
+  width_->setSuffix(txt(" px"));
+  width_->setAccessibleName(txt("Width of the line"));
+  filled_ = new QCheckBox(txt("filled"));
   filled_->setObjectName("outlineFilled");
   label_ = new QComboBox;
   label_->setObjectName("outlineLabel");
-  label_->setAccessibleName("Field that labels it");
+  label_->setAccessibleName(txt("Field that labels it"));
   auto* box = new QVBoxLayout(this);
   box->setContentsMargins(0, 0, 0, 0);
   box->setSpacing(8);
@@ -28,7 +28,7 @@ OutlineStyle::OutlineStyle(Workbench& bench, QWidget* parent) : QWidget(parent),
   line->addStretch();
   box->addLayout(line);
   auto* second = new QHBoxLayout;
-  second->addWidget(secondLabel("Labelled by"));
+  second->addWidget(secondLabel(txt("Labelled by")));
   second->addWidget(label_, 1);
   box->addLayout(second);
   setVisible(false);
@@ -36,7 +36,8 @@ OutlineStyle::OutlineStyle(Workbench& bench, QWidget* parent) : QWidget(parent),
   connect(colour_, &QPushButton::clicked, this, [this] {
     const auto* o = outline();
     if (o == nullptr) return;
-    const QColor colour = QColorDialog::getColor(toQt(o->colour), this, "Colour of the outline");
+    const QColor colour =
+        QColorDialog::getColor(toQt(o->colour), this, txt("Colour of the outline"));
     if (colour.isValid()) change([&](StudyOutline& one) { one.colour = fromQt(colour); });
   });
   connect(width_, &QDoubleSpinBox::valueChanged, this,
@@ -75,7 +76,7 @@ void OutlineStyle::show(const QString& id) {
   if (fieldsOf_ != o->layer) {
     fieldsOf_ = o->layer;
     label_->clear();
-    label_->addItem("no field");
+    label_->addItem(txt("no field"));
     try {
       for (const auto& c : readTable(o->layer).columns) label_->addItem(q(c));
     } catch (const std::exception&) {

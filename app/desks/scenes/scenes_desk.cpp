@@ -13,13 +13,12 @@ namespace {
 QString factsBeside(const Scene& scene) {
   QString text;
   if (!scene.pass.empty() || scene.incidence > 0)
-    text += QString(" %1 pass%2.")
-                .arg(scene.pass.empty()          ? "Unknown"
-                     : scene.pass == "ascending" ? "Ascending"
-                                                 : "Descending",
-                     scene.incidence > 0
-                         ? QString(", %1° from the vertical").arg(decimal(scene.incidence, 1))
-                         : QString());
+    text += " " + (scene.pass.empty()          ? txt("Unknown pass%1.")
+                   : scene.pass == "ascending" ? txt("Ascending pass%1.")
+                                               : txt("Descending pass%1."))
+                      .arg(scene.incidence > 0
+                               ? txt(", %1° from the vertical").arg(decimal(scene.incidence, 1))
+                               : QString());
   size_t elsewhere = 0;
   try {
     elsewhere = scene.bandsOnOtherGrids().size();
@@ -27,10 +26,11 @@ QString factsBeside(const Scene& scene) {
     // A file went away while the study is open; the view says so when it reads it.
   }
   if (elsewhere > 0)
-    text += QString(" %1 of its bands lie on another grid and are brought over as they are read.")
-                .arg(elsewhere);
+    text += " " + txt("%n of its bands lie on another grid and are brought over as they are read.",
+                      "%n of its bands lies on another grid and is brought over as it is read.",
+                      static_cast<qint64>(elsewhere));
   if (scene.shift != Place{})
-    text += QString(" Its place is corrected by %1, %2.")
+    text += txt(" Its place is corrected by %1, %2.")
                 .arg(compact(scene.shift.x), compact(scene.shift.y));
   return text;
 }
@@ -38,44 +38,36 @@ QString factsBeside(const Scene& scene) {
 }  // namespace
 
 ScenesDesk::ScenesDesk(Workbench& bench, MapView& view)
-    : Desk(bench, view, "Scenes"), shares_(this), layer_(this), thumbnails_(236, 136, this) {
-  auto* files = quietButton("Files…");
+    : Desk(bench, view, txt("Scenes")), shares_(this), layer_(this), thumbnails_(236, 136, this) {
+  auto* files = quietButton(txt("Files…"));
   files->setObjectName("bringFiles");
   files->setIcon(icon("import"));
-  auto* folder = quietButton("Folder…");
+  auto* folder = quietButton(txt("Folder…"));
   folder->setObjectName("bringFolder");
-  folder->setToolTip("Bring in a folder, such as one with a file a band");
-  auto* outline = quietButton("Outline…");
-  archiveChip_ = quietButton("Archive");
+  folder->setToolTip(txt("Bring in a folder, such as one with a file a band"));
+  auto* outline = quietButton(txt("Outline…"));
+  archiveChip_ = quietButton(txt("Archive"));
   archiveChip_->setObjectName("bringArchive");
-  archiveChip_->setToolTip("Search a catalogue and fetch scenes");
+  archiveChip_->setToolTip(txt("Search a catalogue and fetch scenes"));
   connect(archiveChip_, &QPushButton::clicked, this, [this] { openArchive(); });
   connect(files, &QPushButton::clicked, this, &ScenesDesk::chooseFiles);
   connect(folder, &QPushButton::clicked, this, &ScenesDesk::chooseFolder);
   connect(outline, &QPushButton::clicked, this, [this] {
     const QString file = QFileDialog::getOpenFileName(
-        this, "Bring in an outline", {}, "Vector layers (*.gpkg *.geojson *.json *.shp)");
+        this, txt("Bring in an outline"), {}, txt("Vector layers (*.gpkg *.geojson *.json *.shp)"));
     if (file.isEmpty()) return;
     try {
       for (const auto& [name, n] : layersOf(file.toStdString()))
         bench_.addOutline(file + ":" + q(name), q(name));
     } catch (const std::exception& e) {
-      say(QString::fromUtf8(e.what()));
+      say(sentenceOf(e));
     }
   });
-  files->setToolTip("Bring in rasters, STAC items or a catalogue");
-  outline->setToolTip("Bring in a vector layer to lie over the pictures");
-  bringRow_ = new QWidget;
-  auto* bring = new QHBoxLayout(bringRow_);
-  bring->setContentsMargins(0, 0, 0, 0);
-  bring->setSpacing(8);
-  bring->addWidget(files);
-  bring->addWidget(folder);
-  bring->addWidget(outline);
-  bring->addWidget(archiveChip_);
-  bring->addStretch();
+  files->setToolTip(txt("Bring in rasters, STAC items or a catalogue"));
+  outline->setToolTip(txt("Bring in a vector layer to lie over the pictures"));
+  bringRow_ = wrapping({files, folder, outline, archiveChip_});
   body()->addWidget(bringRow_);
-  back_ = linkButton("Back to the scenes");
+  back_ = linkButton(txt("Back to the scenes"));
   back_->setObjectName("backToScenes");
   body()->addWidget(back_, 0, Qt::AlignLeft);
   archive_ = new ArchivePanel(bench, view);
@@ -93,32 +85,25 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view)
   d->setSpacing(8);
   sceneTitle_ = headingLabel("");
   sceneTitle_->setObjectName("sceneTitle");
+  sceneTitle_->setWordWrap(false);
   usable_ = secondLabel("");
   usable_->setObjectName("usable");
   usable_->setWordWrap(false);
-  sceneFacts_ = linkButton("Facts");
+  sceneFacts_ = linkButton(txt("Facts"));
   sceneFacts_->setObjectName("openFacts");
-  auto* sceneRow = new QHBoxLayout;
-  sceneRow->setSpacing(10);
-  sceneRow->addWidget(sceneTitle_, 1);
-  sceneRow->addWidget(usable_);
-  sceneRow->addWidget(sceneFacts_);
-  d->addLayout(sceneRow);
+  d->addWidget(wrapping({sceneTitle_, usable_, sceneFacts_}, 10));
   facts_ = secondLabel("");
   facts_->setObjectName("sceneFacts");
   d->addWidget(facts_);
-  auto* chips = new QHBoxLayout;
-  chips->setSpacing(6);
-  const char* titles[] = {"Look", "Bands", "Set aside", "Make", "Study area"};
+  const QString titles[] = {txt("Look"), txt("Bands"), txt("Set aside"), txt("Make"),
+                            txt("Study area")};
   const char* chipNames[] = {"page-look", "page-bands", "page-mask", "page-make", "page-area"};
   for (int i = 0; i < kPages; ++i) {
     pageChips_[i] = chip(titles[i]);
     pageChips_[i]->setObjectName(chipNames[i]);
     connect(pageChips_[i], &QPushButton::clicked, this, [this, i] { showPage(i); });
-    chips->addWidget(pageChips_[i]);
   }
-  chips->addStretch();
-  d->addLayout(chips);
+  d->addWidget(wrapping({std::begin(pageChips_), std::end(pageChips_)}, 6));
   for (auto*& page : pages_) {
     page = new QWidget;
     auto* box = new QVBoxLayout(page);
@@ -135,16 +120,16 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view)
   d->addWidget(composites);
   auto* freeRow = new QHBoxLayout;
   freeRow->setSpacing(6);
-  auto* byHand = secondLabel("By hand");
+  auto* byHand = secondLabel(txt("By hand"));
   byHand->setWordWrap(false);
   freeRow->addWidget(byHand);
-  const char* channels[] = {"Red channel", "Green channel", "Blue channel"};
+  const QString channels[] = {txt("Red channel"), txt("Green channel"), txt("Blue channel")};
   for (int i = 0; i < 3; ++i) {
     free_[i] = new QComboBox;
     free_[i]->setObjectName(QString("channel-%1").arg(i + 1));
     free_[i]->setAccessibleName(channels[i]);
-    free_[i]->setToolTip(QString(channels[i]) +
-                         "; the same band three times shows it alone in grey");
+    free_[i]->setToolTip(
+        txt("%1; the same band three times shows it alone in grey").arg(channels[i]));
     connect(free_[i], &QComboBox::activated, this, [this] {
       std::array<size_t, 3> b{};
       QStringList names;
@@ -163,46 +148,43 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view)
   name_->setObjectName("sceneName");
   date_ = new QLineEdit;
   date_->setObjectName("sceneDate");
-  date_->setAccessibleName("Date of the scene");
+  date_->setAccessibleName(txt("Date of the scene"));
   date_->setPlaceholderText("2031-07-18");
-  date_->setToolTip("The day the scene was taken: year-month-day");
+  date_->setToolTip(txt("The day the scene was taken: year-month-day"));
   date_->setFixedWidth(104);
-  d->addLayout(labelledRow("Name, date", name_, date_));
-  preset_ = new QComboBox;
+  d->addLayout(labelledRow(txt("Name, date"), name_, date_));
+  preset_ = new LongChoice;
   preset_->setObjectName("preset");
-  d->addLayout(labelledRow("Sensor preset", preset_));
-  keep_ = linkButton("Keep these bands as a preset…");
+  d->addLayout(labelledRow(txt("Sensor preset"), preset_));
+  keep_ = linkButton(txt("Keep these bands as a preset…"));
   keep_->setObjectName("keepPreset");
-  forget_ = linkButton("Forget this preset");
+  forget_ = linkButton(txt("Forget this preset"));
   forget_->setObjectName("forgetPreset");
-  auto* own = new QHBoxLayout;
-  own->addSpacing(116);
-  own->addWidget(keep_);
-  own->addWidget(forget_);
-  own->addStretch();
-  d->addLayout(own);
-  state_ = new QComboBox;
+  auto* own = wrapping({keep_, forget_});
+  own->layout()->setContentsMargins(116, 0, 0, 0);
+  d->addWidget(own);
+  state_ = new LongChoice;
   state_->setObjectName("valueState");
-  for (auto s : allValueStates()) state_->addItem(q(titleOf(s)), q(idOf(s)));
-  d->addLayout(labelledRow("Values are", state_));
-  bands_ = plainTable({"Band", "Role", "nm", "scale", "offset"});
+  for (auto s : allValueStates()) state_->addItem(txt(titleOf(s)), q(idOf(s)));
+  d->addLayout(labelledRow(txt("Values are"), state_));
+  bands_ = plainTable({txt("Band"), txt("Role"), txt("nm"), txt("scale"), txt("offset")});
   bands_->setObjectName("bandTable");
   bands_->setEditTriggers(QAbstractItemView::DoubleClicked | QAbstractItemView::EditKeyPressed |
                           QAbstractItemView::AnyKeyPressed);
   bands_->setSelectionMode(QAbstractItemView::NoSelection);
-  bands_->setToolTip(
+  bands_->setToolTip(txt(
       "Value = stored number × scale + offset. A scale or offset typed here holds for every band "
-      "that has the same now.");
+      "that has the same now."));
   bands_->verticalHeader()->setDefaultSectionSize(28);
   bands_->horizontalHeader()->setSectionResizeMode(1, QHeaderView::Fixed);
   bands_->setColumnWidth(1, 112);
   bands_->horizontalHeaderItem(1)->setTextAlignment(Qt::AlignLeft | Qt::AlignVCenter);
   d->addWidget(bands_);
-  d->addWidget(sectionLabel("Empty pixels"));
+  d->addWidget(sectionLabel(txt("Empty pixels")));
   nodata_ = new QLineEdit;
   nodata_->setObjectName("nodata");
-  nodata_->setPlaceholderText("none");
-  d->addLayout(labelledRow("No-data value", nodata_));
+  nodata_->setPlaceholderText(txt("none"));
+  d->addLayout(labelledRow(txt("No-data value"), nodata_));
   mask_ = new MaskPanel(bench, view);
   pageBox(kAside)->addWidget(mask_);
   connect(mask_, &MaskPanel::trouble, this, &ScenesDesk::say);
@@ -212,26 +194,21 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view)
   connect(making_, &MakingPanel::made, this, &ScenesDesk::productAsked);
   outlines_ = new QListWidget;
   outlines_->setObjectName("outlineList");
-  outlines_->setAccessibleName("Outlines");
-  outlines_->setFixedHeight(72);
-  outlines_->setToolTip("The tick shows an outline in the view");
-  drawArea_ = quietButton("Draw one");
+  outlines_->setAccessibleName(txt("Outlines"));
+  outlines_->setToolTip(txt("The tick shows an outline in the view"));
+  drawArea_ = quietButton(txt("Draw one"));
   drawArea_->setObjectName("drawStudyArea");
   drawArea_->setCheckable(true);
-  drawArea_->setToolTip("Click its corners in the view; Enter closes it");
-  useArea_ = quietButton("Use as study area");
+  drawArea_->setToolTip(txt("Click its corners in the view; Enter closes it"));
+  useArea_ = quietButton(txt("Use as study area"));
   useArea_->setObjectName("useStudyArea");
-  auto* areaRow = new QHBoxLayout;
-  areaRow->addWidget(useArea_);
-  areaRow->addWidget(drawArea_);
-  areaRow->addStretch();
-  pageBox(kArea)->addWidget(secondLabel(
+  pageBox(kArea)->addWidget(secondLabel(txt(
       "The study area limits indices, series and points where one asks for it. It is dashed in the "
-      "view and hides nothing."));
+      "view and hides nothing.")));
   pageBox(kArea)->addWidget(outlines_);
   style_ = new OutlineStyle(bench);
   pageBox(kArea)->addWidget(style_);
-  pageBox(kArea)->addLayout(areaRow);
+  pageBox(kArea)->addWidget(wrapping({useArea_, drawArea_}));
   pageBox(kArea)->addWidget(hairline());
   delivery_ = new DeliveryRow(bench);
   connect(delivery_, &DeliveryRow::trouble, this, &ScenesDesk::say);
@@ -239,7 +216,7 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view)
   body()->addWidget(details_);
   body()->addStretch();
 
-  primary_->setText("Go on to indices");
+  primary_->setText(txt("Go on to indices"));
   connect(primary_, &QPushButton::clicked, this, [this] {
     if (guest_ == Guest::Archive) return archive_->act();
     if (guest_ == Guest::Incoming) return incoming_->act();
@@ -275,7 +252,7 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view)
   connect(state_, &QComboBox::activated, this, [this] {
     const auto state = valueStateFrom(state_->currentData().toString().toStdString());
     if (const auto* s = chosen())
-      bench_.changeScene(q(s->id), "Change what the values are",
+      bench_.changeScene(q(s->id), txt("Change what the values are"),
                          [=](Scene& one) { one.state = state; });
   });
   connect(name_, &QLineEdit::editingFinished, this, &ScenesDesk::nameScene);
@@ -296,11 +273,11 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view)
     const QString text = nodata_->text().trimmed().replace("−", "-");
     const auto value = parseNumber(text.toStdString());
     if (!text.isEmpty() && !value)
-      return say(
-          "The no-data value is not a number; write one such as 0 or -9999, or leave it empty.");
+      return say(txt(
+          "The no-data value is not a number; write one such as 0 or -9999, or leave it empty."));
     if (s->scene.bands[0].conversion.nodata == value) return;
     say("");
-    bench_.changeScene(q(s->id), "Change the no-data value", [&](Scene& one) {
+    bench_.changeScene(q(s->id), txt("Change the no-data value"), [&](Scene& one) {
       for (auto& b : one.bands) b.conversion.nodata = value;
     });
   });
@@ -308,7 +285,7 @@ ScenesDesk::ScenesDesk(Workbench& bench, MapView& view)
     if (const auto* item = outlines_->currentItem())
       bench_.setStudyArea(item->data(Qt::UserRole).toString());
     else
-      say("Choose an outline of the list first.");
+      say(txt("Choose an outline of the list first."));
   });
   connect(drawArea_, &QPushButton::toggled, this,
           [this](bool on) { view_.setTool(on ? MapView::Tool::DrawArea : MapView::Tool::Look); });
@@ -340,7 +317,7 @@ void ScenesDesk::showPage(int page) {
   primary_->setText(guest_ == Guest::Archive    ? archive_->action()
                     : guest_ == Guest::Incoming ? incoming_->action()
                     : page == kMake             ? making_->action()
-                                                : QString("Go on to indices"));
+                                                : txt("Go on to indices"));
   primary_->setEnabled(guest_ == Guest::Archive    ? archive_->canAct()
                        : guest_ == Guest::Incoming ? true
                                                    : chosen() != nullptr);
@@ -405,7 +382,7 @@ void ScenesDesk::offer(const QStringList& paths) {
   };
   auto found = std::make_shared<Found>();
   bench_.background(
-      "Look at the files",
+      txt("Look at the files"),
       [paths, found](const Progress& progress) {
         found->catalogue = paths.size() == 1 && isCatalogue(paths[0].toStdString());
         progress.check();
@@ -429,15 +406,16 @@ const StudyScene* ScenesDesk::chosen() const {
 }
 
 void ScenesDesk::chooseFiles() {
-  const QStringList files = QFileDialog::getOpenFileNames(
-      this, "Bring in scenes", {},
-      "Rasters and STAC (*.tif *.tiff *.jp2 *.nc *.vrt *.png *.jpg *.jpeg *.json);;Class maps as "
-      "polygons (*.gpkg *.geojson *.shp *.kml);;All files (*)");
+  const QStringList files =
+      QFileDialog::getOpenFileNames(this, txt("Bring in scenes"), {},
+                                    txt("Rasters and STAC (*.tif *.tiff *.jp2 *.nc *.vrt *.png "
+                                        "*.jpg *.jpeg *.json);;Class maps as "
+                                        "polygons (*.gpkg *.geojson *.shp *.kml);;All files (*)"));
   offer(files);
 }
 
 void ScenesDesk::chooseFolder() {
-  const QString folder = QFileDialog::getExistingDirectory(this, "Bring in a folder of bands");
+  const QString folder = QFileDialog::getExistingDirectory(this, txt("Bring in a folder of bands"));
   if (!folder.isEmpty()) offer({folder});
 }
 
@@ -457,13 +435,15 @@ void ScenesDesk::refresh() {
       chosenOutline == nullptr ? QString() : chosenOutline->data(Qt::UserRole).toString();
   outlines_->clear();
   for (const auto& o : s.outlines) {
-    auto* item = new QListWidgetItem(q(o.name) + (o.studyArea ? "  (the study area)" : ""));
+    auto* item =
+        new QListWidgetItem(o.studyArea ? txt("%1  (the study area)").arg(q(o.name)) : q(o.name));
     item->setData(Qt::UserRole, q(o.id));
     item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
     item->setCheckState(o.shown ? Qt::Checked : Qt::Unchecked);
     outlines_->addItem(item);
     if (q(o.id) == outline) outlines_->setCurrentItem(item);
   }
+  fitHeight(outlines_);
   style_->show(outline);
   delivery_->refresh();
   fillScene();
@@ -540,24 +520,26 @@ void ScenesDesk::askShares() {
 
 void ScenesDesk::fillHeading() {
   if (guest_ == Guest::Archive)
-    return setHeading("Archive", "Search a catalogue and fetch scenes into the study.");
-  if (guest_ == Guest::Incoming) return setHeading("Bring in", "What these files seem to be.");
+    return setHeading(txt("Archive"), txt("Search a catalogue and fetch scenes into the study."));
+  if (guest_ == Guest::Incoming)
+    return setHeading(txt("Bring in"), txt("What these files seem to be."));
   std::vector<std::string> dates;
   for (const auto& one : bench_.study().scenes)
     if (!one.scene.date.empty()) dates.push_back(one.scene.date);
   std::sort(dates.begin(), dates.end());
   const auto& scenes = bench_.study().scenes;
-  const QString n = scenes.size() == 1 ? "1 scene" : QString("%1 scenes").arg(scenes.size());
+  const QString n = txt("%n scenes", "%n scene", static_cast<qint64>(scenes.size()));
   QString years;
   if (!dates.empty()) {
     years = q(dates.front()).left(4);
     const QString last = q(dates.back()).left(4);
-    years = years == last ? ", " + years : ", " + years + " to " + last;
+    years = ", " + (years == last ? years : txt("%1 to %2").arg(years, last));
   }
-  setHeading("Scenes", scenes.empty()
-                           ? "Bring in the bands of a scene: one file, several, or a folder with a "
-                             "file a band. You can drop them on the window too."
-                           : n + years + ". Files can be dropped on the window.");
+  setHeading(txt("Scenes"),
+             scenes.empty()
+                 ? txt("Bring in the bands of a scene: one file, several, or a folder with a "
+                       "file a band. You can drop them on the window too.")
+                 : n + years + ". " + txt("Files can be dropped on the window."));
 }
 
 void ScenesDesk::fillScene() {
@@ -565,36 +547,41 @@ void ScenesDesk::fillScene() {
   details_->setVisible(s != nullptr && guest_ == Guest::None);
   if (s == nullptr) return showPage(page_);
   const Scene& scene = s->scene;
-  sceneTitle_->setText(nameWithDate(scene));
+  const QString title = nameWithDate(scene);
   const auto share = shareOf_.find(scene.mask.string());
-  usable_->setText(scene.mask.empty()        ? "nothing set aside"
-                   : share == shareOf_.end() ? QString()
-                                             : decimal(100 * (1 - share->second), 1) + " % usable");
-  const QString size = QString("%1 x %2 pixels")
-                           .arg(grouped(static_cast<qulonglong>(scene.grid.width)),
-                                grouped(static_cast<qulonglong>(scene.grid.height)));
-  const QString pixel =
-      scene.grid.georeferenced
-          ? QString(" of %1 %2")
-                .arg(compact(scene.grid.pixelWidth()), crsIsGeographic(scene.grid.crs) ? "°" : "m")
-          : QString();
-  facts_->setText(
-      size + pixel + ", " +
-      (scene.grid.crs.empty()
-           ? "without a reference system: looking, indices and maps work, areas and points do not"
-           : q(crsTitle(scene.grid.crs))) +
-      "." + factsBeside(scene));
+  usable_->setText(scene.mask.empty() ? txt("nothing set aside")
+                   : share == shareOf_.end()
+                       ? QString()
+                       : txt("%1 % usable").arg(decimal(100 * (1 - share->second), 1)));
+  // On one line with what stands beside it.
+  const int room = 340 - usable_->sizeHint().width() - sceneFacts_->sizeHint().width();
+  sceneTitle_->setText(
+      sceneTitle_->fontMetrics().elidedText(title, Qt::ElideRight, std::max(160, room)));
+  sceneTitle_->setToolTip(title);
+  const QString wide = grouped(static_cast<qulonglong>(scene.grid.width)),
+                high = grouped(static_cast<qulonglong>(scene.grid.height));
+  const QString size = scene.grid.georeferenced
+                           ? txt("%1 x %2 pixels of %3 %4")
+                                 .arg(wide, high, compact(scene.grid.pixelWidth()),
+                                      crsIsGeographic(scene.grid.crs) ? "°" : "m")
+                           : txt("%1 x %2 pixels").arg(wide, high);
+  facts_->setText(size + ", " +
+                  (scene.grid.crs.empty() ? txt("without a reference system: looking, indices and "
+                                                "maps work, areas and points do not")
+                                          : q(crsTitle(scene.grid.crs))) +
+                  "." + factsBeside(scene));
   name_->setText(q(scene.name));
   date_->setText(q(scene.date).left(10));
   preset_->clear();
-  preset_->addItem("none: roles set below");
+  preset_->addItem(txt("none: roles set below"));
   bool own = false;
   for (const bool fits : {true, false})
     for (const auto& one : sensors()) {
-      const std::string why = whyNot(one, scene);
+      const Sentence why = whyNot(one, scene);
       if (why.empty() != fits) continue;
-      preset_->addItem(q(one.title), q(one.id));
-      preset_->setItemData(preset_->count() - 1, q(fits ? one.source : why), Qt::ToolTipRole);
+      preset_->addItem(txt(one.title), q(one.id));
+      preset_->setItemData(preset_->count() - 1, fits ? txt(one.source) : sentenceOf(why),
+                           Qt::ToolTipRole);
       if (!fits) preset_->setItemData(preset_->count() - 1, tokens().second, Qt::ForegroundRole);
       if (one.id == scene.sensor) preset_->setCurrentIndex(preset_->count() - 1), own = one.own;
     }
@@ -616,16 +603,16 @@ void ScenesDesk::fillBands(const Scene& scene) {
     bands_->setItem(b, 0, new QTableWidgetItem(QString("%1  %2").arg(b + 1).arg(q(band.name))));
     auto* role = new QComboBox;
     role->setObjectName(QString("role-%1").arg(b + 1));
-    role->setAccessibleName(QString("Role of band %1").arg(b + 1));
-    role->addItem("no role");
+    role->setAccessibleName(txt("Role of band %1").arg(b + 1));
+    role->addItem(txt("no role"));
     for (const auto& r : knownRoles()) role->addItem(q(r));
-    role->setCurrentText(band.role.empty() ? "no role" : q(band.role));
+    role->setCurrentIndex(std::max(0, role->findText(q(band.role))));
     role->setStyleSheet("QComboBox { padding: 1px 6px; min-height: 18px; }");
     connect(role, &QComboBox::activated, this, [this, b, role] {
       const auto* s = chosen();
       if (s == nullptr) return;
       const std::string wanted = role->currentIndex() == 0 ? "" : role->currentText().toStdString();
-      bench_.changeScene(q(s->id), "Change a role", [&](Scene& one) {
+      bench_.changeScene(q(s->id), txt("Change a role"), [&](Scene& one) {
         if (wanted.empty())
           one.bands[static_cast<size_t>(b)].role.clear();
         else
@@ -646,7 +633,7 @@ void ScenesDesk::nameScene() {
   const auto* s = chosen();
   const std::string name = name_->text().trimmed().toStdString();
   if (s == nullptr || filling_ || name.empty() || name == s->scene.name) return;
-  bench_.changeScene(q(s->id), "Rename a scene", [&](Scene& one) { one.name = name; });
+  bench_.changeScene(q(s->id), txt("Rename a scene"), [&](Scene& one) { one.name = name; });
 }
 
 void ScenesDesk::dateScene() {
@@ -654,9 +641,11 @@ void ScenesDesk::dateScene() {
   const QString text = date_->text().trimmed();
   if (s == nullptr || filling_ || text == q(s->scene.date).left(10)) return;
   if (!text.isEmpty() && !QDate::fromString(text, Qt::ISODate).isValid())
-    return say("The date is not one; write year-month-day, such as 2031-07-18, or leave it empty.");
+    return say(
+        txt("The date is not one; write year-month-day, such as 2031-07-18, or leave it empty."));
   say("");
-  bench_.changeScene(q(s->id), "Change a date", [&](Scene& one) { one.date = text.toStdString(); });
+  bench_.changeScene(q(s->id), txt("Change a date"),
+                     [&](Scene& one) { one.date = text.toStdString(); });
 }
 
 /// A scale or offset was typed: it goes to all bands that shared the old one.
@@ -669,15 +658,16 @@ void ScenesDesk::convertBands(int row, int column, const QString& text) {
   const auto value = parseNumber(QString(text).trimmed().replace("−", "-").toStdString());
   if (!value || (scale && *value == 0)) {
     refresh();
-    return say(scale ? "The scale is not a number other than 0; write one such as 0.0001."
-                     : "The offset is not a number; write one such as 0 or -0.1.");
+    return say(scale ? txt("The scale is not a number other than 0; write one such as 0.0001.")
+                     : txt("The offset is not a number; write one such as 0 or -0.1."));
   }
   say("");
   if (*value == before) return;
-  bench_.changeScene(q(s->id), scale ? "Change a scale" : "Change an offset", [&](Scene& one) {
-    for (auto& b : one.bands)
-      if (b.conversion.*part == before) b.conversion.*part = *value;
-  });
+  bench_.changeScene(q(s->id), scale ? txt("Change a scale") : txt("Change an offset"),
+                     [&](Scene& one) {
+                       for (auto& b : one.bands)
+                         if (b.conversion.*part == before) b.conversion.*part = *value;
+                     });
 }
 
 void ScenesDesk::fillComposites(const StudyScene& s) {
@@ -687,15 +677,15 @@ void ScenesDesk::fillComposites(const StudyScene& s) {
   }
   const Picture shown = view_.front();
   for (const auto& c : compositesOf(s.scene)) {
-    auto* card = new CompositeCard(q(c.title));
+    auto* card = new CompositeCard(txt(c.title), txt(c.shortTitle));
     card->setObjectName("composite-" + q(c.id));
-    card->setChecked(shown.of == s.id && shown.detail == q(c.title));
+    card->setChecked(shown.of == s.id && shown.detail == txt(c.title));
     std::array<size_t, 3> b{};
     for (size_t i = 0; i < 3; ++i) b[i] = static_cast<size_t>(s.scene.bandOf(c.roles[i]));
     connect(card, &QPushButton::clicked, this,
-            [this, b, title = q(c.title)] { showComposite(b, title); });
+            [this, b, title = txt(c.title)] { showComposite(b, title); });
     composites_->addWidget(card);
-    thumbnails_.ask(compositePicture(s.id, s.scene, b, q(c.title)), card,
+    thumbnails_.ask(compositePicture(s.id, s.scene, b, txt(c.title)), card,
                     [card](const QImage& image) { card->setThumbnail(image); });
   }
   for (int i = 0; i < 3; ++i) {
@@ -720,9 +710,9 @@ void ScenesDesk::applyPreset(int index) {
     Scene copy = s->scene;
     applySensor(copy, sensor(preset_->currentData().toString().toStdString()));
     say("");
-    bench_.changeScene(q(s->id), "Apply a sensor preset", [&](Scene& one) { one = copy; });
+    bench_.changeScene(q(s->id), txt("Apply a sensor preset"), [&](Scene& one) { one = copy; });
   } catch (const std::exception& e) {
-    say(QString::fromUtf8(e.what()));
+    say(sentenceOf(e));
     preset_->setCurrentIndex(0);
   }
 }
@@ -731,16 +721,17 @@ void ScenesDesk::keepPreset() {
   const auto* s = chosen();
   if (s == nullptr) return;
   bool ok = false;
-  const QString title = QInputDialog::getText(this, "Keep as a preset", "Name of the sensor",
-                                              QLineEdit::Normal, q(s->scene.name), &ok);
+  const QString title =
+      QInputDialog::getText(this, txt("Keep as a preset"), txt("Name of the sensor"),
+                            QLineEdit::Normal, q(s->scene.name), &ok);
   if (!ok) return;
   try {
     keepSensor(s->scene, title.trimmed().toStdString());
     say("");
     const std::string id = sensors().back().id;
-    bench_.changeScene(q(s->id), "Keep a preset", [&](Scene& one) { one.sensor = id; });
+    bench_.changeScene(q(s->id), txt("Keep a preset"), [&](Scene& one) { one.sensor = id; });
   } catch (const std::exception& e) {
-    say(QString::fromUtf8(e.what()));
+    say(sentenceOf(e));
   }
 }
 

@@ -10,7 +10,7 @@ constexpr int kTop = 22, kRow = 28, kNames = 58, kUndated = 20;
 
 TimeLine::TimeLine(QWidget* parent) : QWidget(parent) {
   setObjectName("timeLine");
-  setAccessibleName("Scenes by date");
+  setAccessibleName(txt("Scenes by date"));
   setFocusPolicy(Qt::StrongFocus);
   setMouseTracking(true);
   setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
@@ -35,12 +35,6 @@ void TimeLine::setMarks(std::vector<Mark> marks) {
 
 void TimeLine::setChosen(const QString& id) {
   chosen_ = id;
-  update();
-}
-
-void TimeLine::setShare(const QString& id, double setAside) {
-  for (auto& m : marks_)
-    if (m.id == id) m.setAside = setAside;
   update();
 }
 
@@ -98,7 +92,7 @@ double TimeLine::xOf(const QDate& date) const {
 
 void TimeLine::paintSeasons(QPainter& p) const {
   const Tokens& t = tokens();
-  const QLocale english(QLocale::English);
+  const QLocale language = languageOfWords();
   p.setFont(textFont(8.5));
   int year = 0;
   double free = 0;  // where the next name has room
@@ -113,7 +107,7 @@ void TimeLine::paintSeasons(QPainter& p) const {
       p.setPen(QPen(t.hairline, 1));
       p.drawLine(QPointF(x, kTop - 2), QPointF(x, height()));
       const QString name = m.year() != year ? QString::number(m.year())
-                                            : english.monthName(m.month(), QLocale::ShortFormat);
+                                            : language.monthName(m.month(), QLocale::ShortFormat);
       if (x < free) continue;
       p.setPen(m.year() != year ? t.text : t.second);
       p.drawText(QPointF(x + 2, 13), name);
@@ -204,11 +198,11 @@ bool TimeLine::event(QEvent* e) {
       QToolTip::hideText();
     } else {
       const QString date = m->date.isValid() ? niceDate(m->date.toString(Qt::ISODate).toStdString())
-                                             : QString("without a date");
+                                             : txt("without a date");
       QToolTip::showText(
           help->globalPos(),
           m->name + "\n" + date +
-              (m->setAside > 0 ? QString("\n%1 % set aside").arg(decimal(100 * m->setAside, 1))
+              (m->setAside > 0 ? "\n" + txt("%1 % set aside").arg(decimal(100 * m->setAside, 1))
                                : QString()),
           this);
     }

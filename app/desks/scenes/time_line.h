@@ -20,7 +20,6 @@ class TimeLine : public QWidget {
   explicit TimeLine(QWidget* parent = nullptr);
   void setMarks(std::vector<Mark> marks);
   void setChosen(const QString& id);
-  void setShare(const QString& id, double setAside);
   QString chosen() const { return chosen_; }
   /// Where a scene's mark is, in the widget.
   QPoint markOf(const QString& id) const;

@@ -12,21 +12,17 @@ ClassEdit::ClassEdit(QWidget* parent) : QWidget(parent) {
   colour_->setObjectName("classColour");
   about_ = new QLineEdit;
   about_->setObjectName("classAbout");
-  about_->setPlaceholderText("what belongs to it");
-  auto* keep = quietButton("Keep");
+  about_->setPlaceholderText(txt("what belongs to it"));
+  auto* keep = quietButton(txt("Keep"));
   keep->setObjectName("classKeep");
-  auto* leave = linkButton("Not now");
+  auto* leave = linkButton(txt("Not now"));
   leave->setObjectName("classLeave");
-  auto* buttons = new QHBoxLayout;
-  buttons->addWidget(keep);
-  buttons->addWidget(leave);
-  buttons->addStretch();
   auto* layout = new QVBoxLayout(this);
   layout->setContentsMargins(0, 4, 0, 4);
   layout->setSpacing(6);
-  layout->addWidget(fieldRow("Name, colour", {name_, colour_}));
-  layout->addWidget(fieldRow("Description", {about_}));
-  layout->addLayout(buttons);
+  layout->addWidget(fieldRow(txt("Name, colour"), {name_, colour_}));
+  layout->addWidget(fieldRow(txt("Description"), {about_}));
+  layout->addWidget(wrapping({keep, leave}));
   connect(colour_, &QPushButton::clicked, this, &ClassEdit::chooseColour);
   connect(keep, &QPushButton::clicked, this, &ClassEdit::keep);
   connect(leave, &QPushButton::clicked, this, &QWidget::hide);
@@ -47,7 +43,7 @@ void ClassEdit::open(const LegendClass& of) {
 }
 
 void ClassEdit::chooseColour() {
-  const QColor got = QColorDialog::getColor(toQt(class_.colour), this, "Colour of the class");
+  const QColor got = QColorDialog::getColor(toQt(class_.colour), this, txt("Colour of the class"));
   if (!got.isValid()) return;
   class_.colour = fromQt(got);
   colour_->setIcon(swatch(got));

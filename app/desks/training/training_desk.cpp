@@ -7,22 +7,17 @@
 namespace zp {
 
 TrainingDesk::TrainingDesk(Workbench& bench, MapView& view)
-    : Desk(bench, view, "Training"), signatureJob_(this) {
-  auto* row = new QHBoxLayout;
-  row->setSpacing(8);
-  draw_ = chip("Draw area");
+    : Desk(bench, view, txt("Training")), signatureJob_(this) {
+  draw_ = chip(txt("Draw area"));
   draw_->setObjectName("drawArea");
   draw_->setIcon(icon("area"));
-  import_ = chip("Import…", false);
+  import_ = chip(txt("Import…"), false);
   import_->setObjectName("importTraining");
   import_->setIcon(icon("import"));
-  add_ = chip("New class", false);
+  add_ = chip(txt("New class"), false);
   add_->setObjectName("newClass");
   add_->setIcon(icon("plus"));
-  for (auto* b : {draw_, import_, add_}) row->addWidget(b);
-  row->addStretch();
-  body()->addLayout(row);
-
+  body()->addWidget(wrapping({draw_, import_, add_}));
   importBox_ = new QWidget;
   auto* box = new QVBoxLayout(importBox_);
   box->setContentsMargins(0, 4, 0, 4);
@@ -33,60 +28,51 @@ TrainingDesk::TrainingDesk(Workbench& bench, MapView& view)
   codeField_->setObjectName("importCode");
   nameField_ = new QComboBox;
   nameField_->setObjectName("importName");
-  box->addLayout(labelledRow("Layer", layerField_));
-  box->addLayout(labelledRow("Class code in", codeField_));
-  box->addLayout(labelledRow("Class name in", nameField_));
-  auto* go = quietButton("Import these areas");
+  box->addLayout(labelledRow(txt("Layer"), layerField_));
+  box->addLayout(labelledRow(txt("Class code in"), codeField_));
+  box->addLayout(labelledRow(txt("Class name in"), nameField_));
+  auto* go = quietButton(txt("Import these areas"));
   go->setObjectName("importGo");
-  auto* stop = linkButton("Not now");
-  auto* goRow = new QHBoxLayout;
-  goRow->addWidget(go);
-  goRow->addWidget(stop);
-  goRow->addStretch();
-  box->addLayout(goRow);
+  auto* stop = linkButton(txt("Not now"));
+  box->addWidget(wrapping({go, stop}));
   importBox_->setVisible(false);
   body()->addWidget(importBox_);
 
-  classes_ = plainTable({"Class", "areas", "pixels"});
+  classes_ = plainTable({txt("Class"), txt("areas"), txt("pixels")});
   classes_->setObjectName("classTable");
-  classes_->setAccessibleName("Classes of the legend");
+  classes_->setAccessibleName(txt("Classes of the legend"));
   body()->addWidget(classes_);
-  auto* under = new QHBoxLayout;
-  edit_ = linkButton("Name and colour…");
+  edit_ = linkButton(txt("Name and colour…"));
   edit_->setObjectName("editClass");
-  drop_ = linkButton("Remove class");
+  drop_ = linkButton(txt("Remove class"));
   drop_->setObjectName("removeClass");
   drop_->setToolTip(
-      "Takes the class out of the legend, with its training areas (Ctrl Z brings "
-      "them back)");
-  remove_ = linkButton("Remove chosen area");
+      txt("Takes the class out of the legend, with its training areas (Ctrl Z brings "
+          "them back)"));
+  remove_ = linkButton(txt("Remove chosen area"));
   remove_->setObjectName("removeArea");
-  under->addWidget(edit_);
-  under->addWidget(drop_);
-  under->addWidget(remove_);
-  under->addStretch();
-  body()->addLayout(under);
+  body()->addWidget(wrapping({edit_, drop_, remove_}));
   classEdit_ = new ClassEdit;
   body()->addWidget(classEdit_);
   connect(classEdit_, &ClassEdit::kept, this, &TrainingDesk::keepClass);
-  chartTitle_ = sectionLabel("Signatures");
+  chartTitle_ = sectionLabel(txt("Signatures"));
   body()->addWidget(chartTitle_);
   chart_ = new SignatureChart;
   body()->addWidget(chart_);
   bandTitle_ = sectionLabel("");
   body()->addWidget(bandTitle_);
-  bandTable_ = plainTable({"Band", "mean", "spread", "lowest", "highest"});
+  bandTable_ = plainTable({txt("Band"), txt("mean"), txt("spread"), txt("lowest"), txt("highest")});
   bandTable_->setObjectName("bandStatistics");
   bandTable_->setSelectionMode(QAbstractItemView::NoSelection);
   body()->addWidget(bandTable_);
   body()->addStretch();
-  primary_->setText("Go on to mapping");
+  primary_->setText(txt("Go on to mapping"));
   connect(primary_, &QPushButton::clicked, this, [this] { Q_EMIT stageAsked(3); });
 
   connect(draw_, &QPushButton::toggled, this, [this](bool on) {
     if (on && chosenClass() == 0) {
       draw_->setChecked(false);
-      return say("Choose the class to draw first, or make a new one.");
+      return say(txt("Choose the class to draw first, or make a new one."));
     }
     say("");
     view_.setTool(on ? MapView::Tool::DrawArea : MapView::Tool::Look);
@@ -105,8 +91,8 @@ TrainingDesk::TrainingDesk(Workbench& bench, MapView& view)
   });
   connect(import_, &QPushButton::clicked, this, [this] {
     const QString file = QFileDialog::getOpenFileName(
-        this, "Import training areas", q((bench_.study().folder() / "outlines").string()),
-        "Vector layers (*.gpkg *.geojson *.json *.shp);;All files (*)");
+        this, txt("Import training areas"), q((bench_.study().folder() / "outlines").string()),
+        txt("Vector layers (*.gpkg *.geojson *.json *.shp);;All files (*)"));
     if (!file.isEmpty()) showImport(file);
   });
   connect(stop, &QPushButton::clicked, importBox_, &QWidget::hide);
@@ -116,7 +102,7 @@ TrainingDesk::TrainingDesk(Workbench& bench, MapView& view)
       const auto columns = readLayer((importFile_ + ":" + layer).toStdString()).table.columns;
       codeField_->clear();
       nameField_->clear();
-      nameField_->addItem("no field");
+      nameField_->addItem(txt("no field"));
       for (const auto& c : columns) {
         codeField_->addItem(q(c));
         nameField_->addItem(q(c));
@@ -125,7 +111,7 @@ TrainingDesk::TrainingDesk(Workbench& bench, MapView& view)
         if (low == "class" || low == "name") nameField_->setCurrentText(q(c));
       }
     } catch (const std::exception& e) {
-      say(QString::fromUtf8(e.what()));
+      say(sentenceOf(e));
     }
   });
   connect(go, &QPushButton::clicked, this, [this] {
@@ -162,7 +148,7 @@ void TrainingDesk::showImport(const QString& file) {
     importBox_->setVisible(true);
     say("");
   } catch (const std::exception& e) {
-    say(QString::fromUtf8(e.what()));
+    say(sentenceOf(e));
   }
 }
 
@@ -176,38 +162,44 @@ void TrainingDesk::importFrom(const QString& layer, const QString& code, const Q
         layer.toStdString(), {code.toStdString(), name.toStdString(), subclass.toStdString()}, crs);
     const LabelledPixels labels = labelPixels(areas, s->scene.grid);
     if (labels.pixels == 0)
-      return say("None of these areas covers a pixel of the scene; choose areas that lie on it.");
+      return say(
+          txt("None of these areas covers a pixel of the scene; choose areas that lie on it."));
     const size_t n = areas.size();
     auto all = bench_.study().training;
     all.insert(all.end(), areas.begin(), areas.end());
-    bench_.setTraining(all, crs, QString("Import %1 training areas").arg(n));
+    bench_.setTraining(
+        all, crs,
+        txt("Import %n training areas", "Import %n training area", static_cast<qint64>(n)));
     importBox_->setVisible(false);
     QString told =
         labels.outside > 0
-            ? QString("%1 of the %2 areas hold no pixel of this scene.").arg(labels.outside).arg(n)
+            ? txt("%1 of the %2 areas hold no pixel of this scene.").arg(labels.outside).arg(n)
             : QString();
     if (labels.conflicts > 0)
-      told += QString(" %1 pixels claimed by two classes are left out.").arg(labels.conflicts);
+      told += " " + txt("%n pixels claimed by two classes are left out.",
+                        "%n pixel claimed by two classes is left out.",
+                        static_cast<qint64>(labels.conflicts));
     say(told.trimmed());
   } catch (const std::exception& e) {
-    say(QString::fromUtf8(e.what()));
+    say(sentenceOf(e));
   }
 }
 
 void TrainingDesk::refresh() {
   const auto* s = bench_.currentScene();
   if (s == nullptr)
-    return setMissing("Training areas are drawn on a scene. Bring one in first.", "Go to scenes",
-                      0);
+    return setMissing(txt("Training areas are drawn on a scene. Bring one in first."),
+                      txt("Go to scenes"), 0);
   setReady();
   showSceneSelector();
   const Study& study = bench_.study();
   if (chosenArea_ >= static_cast<int>(study.training.size())) chosenArea_ = -1;
   const size_t n = study.training.size();
-  setHeading("Training",
-             n == 0 ? "Draw areas of known cover, or import polygons with a code and a name field. "
-                      "Every class needs a few."
-                    : QString("%1 area%2.").arg(n).arg(n == 1 ? "" : "s"));
+  setHeading(
+      txt("Training"),
+      n == 0 ? txt("Draw areas of known cover, or import polygons with a code and a name field. "
+                   "Every class needs a few.")
+             : txt("%n areas.", "%n area.", static_cast<qint64>(n)));
   fillClasses();
   computeSignatures();
   remove_->setEnabled(chosenArea_ >= 0);
@@ -235,7 +227,7 @@ void TrainingDesk::fillClasses() {
     const auto& c = study.legend.classes[static_cast<size_t>(r)];
     auto* name = new QTableWidgetItem(swatch(toQt(c.colour)), q(c.name));
     name->setData(Qt::UserRole, c.code);
-    name->setToolTip(QString("Code %1. %2").arg(c.code).arg(q(c.description)));
+    name->setToolTip(txt("Code %1. %2").arg(c.code).arg(q(c.description)));
     classes_->setItem(r, 0, name);
     classes_->setItem(r, 1, figureItem(areas[c.code] > 0 ? QString::number(areas[c.code]) : "–"));
     QString pixels = "–";
@@ -267,7 +259,9 @@ void TrainingDesk::computeSignatures() {
       [this](const SignatureSet& set) {
         signatures_ = set;
         if (set.conflicts > 0)
-          say(QString("%1 pixels claimed by two classes are left out.").arg(set.conflicts));
+          say(txt("%n pixels claimed by two classes are left out.",
+                  "%n pixel claimed by two classes is left out.",
+                  static_cast<qint64>(set.conflicts)));
         fillClasses();
         fillBands();
       },
@@ -290,11 +284,12 @@ void TrainingDesk::fillBands() {
     wavelengths.push_back(b.wavelength), known = known && b.wavelength > 0;
   if (!known)
     for (size_t i = 0; i < wavelengths.size(); ++i) wavelengths[i] = static_cast<double>(i + 1);
-  chartTitle_->setText("Signatures: " + q(titleOf(s->scene.state)));
+  chartTitle_->setText(txt("Signatures: %1").arg(txt(titleOf(s->scene.state))));
   chart_->show(*signatures_, wavelengths, bench_.study().legend, code, known ? "nm" : "");
   for (const auto& c : signatures_->classes) {
     if (c.code != code) continue;
-    bandTitle_->setText(QString("%1: %2 pixels").arg(q(c.name), grouped(c.pixels)));
+    bandTitle_->setText(txt("%1: %2 pixels", "%1: %2 pixel", static_cast<qint64>(c.pixels))
+                            .arg(q(c.name), grouped(c.pixels)));
     bandTable_->setRowCount(static_cast<int>(signatures_->bands.size()));
     const Eigen::VectorXd sd = c.sd();
     for (int b = 0; b < bandTable_->rowCount(); ++b) {
@@ -308,7 +303,7 @@ void TrainingDesk::fillBands() {
     }
   }
   if (bandTitle_->text().isEmpty() && code != 0)
-    bandTitle_->setText("No training pixels of this class yet.");
+    bandTitle_->setText(txt("No training pixels of this class yet."));
   fitHeight(bandTable_);
 }
 
@@ -342,8 +337,8 @@ void TrainingDesk::drawn(const Ring& ring) {
   if (!isVisible()) return;
   const auto* c = bench_.study().legend.find(chosenClass());
   if (c == nullptr || bench_.viewCrs().empty())
-    return say(
-        "The scene has no reference system, so areas cannot be placed on it; give it one first.");
+    return say(txt(
+        "The scene has no reference system, so areas cannot be placed on it; give it one first."));
   TrainingArea a;
   a.code = c->code;
   a.className = c->name;
@@ -355,7 +350,7 @@ void TrainingDesk::drawn(const Ring& ring) {
   auto all = bench_.study().training;
   all.push_back(a);
   chosenArea_ = static_cast<int>(all.size()) - 1;
-  bench_.setTraining(all, crs, QString("Draw an area of %1").arg(q(c->name)));
+  bench_.setTraining(all, crs, txt("Draw an area of %1").arg(q(c->name)));
 }
 
 void TrainingDesk::pick(Place place) {
@@ -385,7 +380,7 @@ void TrainingDesk::removeChosen() {
   auto all = bench_.study().training;
   all.erase(all.begin() + chosenArea_);
   chosenArea_ = -1;
-  bench_.setTraining(all, bench_.study().trainingCrs, "Remove a training area");
+  bench_.setTraining(all, bench_.study().trainingCrs, txt("Remove a training area"));
 }
 
 void TrainingDesk::keyPressEvent(QKeyEvent* e) {
@@ -397,11 +392,11 @@ void TrainingDesk::addClass() {
   Legend legend = bench_.study().legend;
   LegendClass c;
   c.code = legend.firstFreeCode();
-  c.name = "Class " + std::to_string(c.code);
+  c.name = txt("Class %1").arg(c.code).toStdString();
   c.colour = suggestedColour(static_cast<size_t>(c.code - 1));
   const int code = c.code;
   legend.add(c);
-  bench_.setLegend(legend, "New class");
+  bench_.setLegend(legend, txt("New class"));
   for (int r = 0; r < classes_->rowCount(); ++r)
     if (classes_->item(r, 0)->data(Qt::UserRole).toInt() == code) classes_->selectRow(r);
   editClass(classes_->currentRow());
@@ -419,7 +414,7 @@ void TrainingDesk::keepClass(const LegendClass& changed) {
   LegendClass* c = legend.find(changed.code);
   if (c == nullptr) return;
   *c = changed;
-  bench_.setLegend(legend, "Change a class");
+  bench_.setLegend(legend, txt("Change a class"));
 }
 
 }  // namespace zp

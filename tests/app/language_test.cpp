@@ -1,0 +1,319 @@
+// The window in a made-up language whose every word is longer and ends in ö: what still is English
+// was missed, and what is cut has no room for a longer language.
+#include "base/text.h"
+#include "index/formula.h"
+#include "shell/facts.h"
+#include "shown_texts.h"
+#include "study/study_scope.h"
+#include "text_fits.h"
+#include "window_fixture.h"
+
+namespace zp {
+namespace {
+
+using namespace testing;
+
+QSet<QString> wordsIn(const QString& text) {
+  static const QRegularExpression word("#[0-9a-f]{6}|[\\p{L}\\p{M}]+");
+  QSet<QString> all;
+  auto found = word.globalMatch(text);
+  while (found.hasNext()) all << found.next().captured();
+  return all;
+}
+
+bool isPlain(const QString& word) {
+  return std::all_of(word.begin(), word.end(), [](QChar c) { return c.unicode() < 128; });
+}
+
+class LanguageWindow : public RealWindow {
+ protected:
+  void SetUp() override {
+    speak({"pl"}, {MADE_UP});
+    RealWindow::SetUp();
+    w().resize(1280, 800);
+  }
+  void TearDown() override {
+    RealWindow::TearDown();
+    speak({"en"}, {});
+  }
+
+  /// Names that people gave, roles, formulas and units are the same in every language.
+  QSet<QString> names() {
+    QString all =
+        "Zany Patch km ha nm dB MiB px UTC EPSG UTM zone WGS Ctrl Shift Alt Esc tif gpkg csv and "
+        "or "
+        "not when then else gree id VH VV Finch Kite Heron demo archive catalog json study "
+        "Mar Aug Oct Nov ";
+    all += HAVEN " ";
+    all += QSettings().value("recent").toStringList().join(" ");
+    const auto add = [&](const std::string& text) { all += " " + q(text); };
+    for (const auto& r : knownRoles()) add(r);
+    for (const auto& f : formulaFunctions()) add(f.first);
+    for (const auto& e : indexBook()) add(e.abbreviation);
+    if (!w().bench().hasStudy()) return wordsIn(all);
+    const Study& study = s();
+    add(study.name);
+    add(q(study.folder().string()).toStdString());
+    for (const auto& one : study.scenes) {
+      add(one.scene.name);
+      for (const auto& b : one.scene.bands) add(b.name), add(b.file.string());
+    }
+    for (const auto& [name, id] : formulaNames(study)) add(name);
+    for (const auto& p : study.products) add(p.name), add(p.file.string());
+    for (const auto& c : study.legend.classes) add(c.name), add(c.description);
+    for (const auto& o : study.outlines) add(o.name), add(o.layer);
+    for (int month = 1; month <= 12; ++month)
+      all += " " + languageOfWords().monthName(month, QLocale::ShortFormat);
+    return wordsIn(all);
+  }
+
+  /// A name of a card, a long choice or something found that has no room; its hint has the whole.
+  bool isShortened(const QString& text) {
+    if (!text.contains(QChar(u'…'))) return false;
+    QStringList whole;
+    if (w().bench().hasStudy())
+      for (const auto& p : s().products) whole << q(p.name);
+    for (const auto* c : w().findChildren<QComboBox*>())
+      if (dynamic_cast<const LongChoice*>(c) != nullptr) whole << c->currentText();
+    for (const auto* list : w().findChildren<QListWidget*>("findList"))
+      for (int i = 0; i < list->count(); ++i) whole << list->item(i)->toolTip();
+    const QString head = text.section(QChar(u'…'), 0, 0), tail = text.section(QChar(u'…'), 1);
+    return std::any_of(whole.begin(), whole.end(), [&](const QString& name) {
+      return name.startsWith(head) && name.endsWith(tail);
+    });
+  }
+
+  void expectTranslated(const QStringList& texts, const char* where) {
+    const QSet<QString> kept = names();
+    QSet<QString> missed;
+    for (const auto& text : texts)
+      for (const auto& word : isShortened(text) ? QSet<QString>() : wordsIn(text))
+        if (word.size() > 1 && word[0] != '#' && isPlain(word) && !kept.contains(word))
+          missed << word + "  in  " + text;
+    for (const auto& one : missed) ADD_FAILURE() << where << ": " << one.toStdString();
+  }
+
+  /// A word that is cut short no longer ends as its language does.
+  void expectWhole(const QStringList& texts, const char* where) {
+    static const QRegularExpression cut("[\\p{L}]*…");
+    for (const auto& text : texts) {
+      const QString last = cut.match(text).captured();
+      if (last.size() < 2 || isPlain(last.chopped(1)) || isShortened(text)) continue;
+      EXPECT_EQ(last[last.size() - 2], QChar(u'ö')) << where << ": " << text.toStdString();
+    }
+  }
+
+  void lookAround(const char* where) {
+    d().settle();
+    QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
+    const QStringList painted = paintedTexts(&w());
+    expectTranslated(painted + toldTexts(&w()), where);
+    expectWhole(painted, where);
+    for (auto* c : w().findChildren<QWidget*>())
+      if (c->isVisible()) {
+        EXPECT_EQ(cutText(*c).toStdString(), "") << where << ": " << c->metaObject()->className()
+                                                 << " " << c->objectName().toStdString();
+      }
+    expectNothingOverlaps(&w());
+    for (auto* area : w().findChildren<QScrollArea*>())
+      if (area->isVisible() && qobject_cast<Desk*>(area->parentWidget()) != nullptr) {
+        EXPECT_EQ(area->horizontalScrollBar()->maximum(), 0) << where;
+      }
+    // The desk has the one scroll bar; that of the archive is its list's.
+    for (auto* view : w().findChildren<QAbstractItemView*>()) {
+      if (!view->isVisible() || view->objectName() == "archiveList") continue;
+      for (QWidget* up = view->parentWidget(); up != nullptr; up = up->parentWidget())
+        if (qobject_cast<Desk*>(up) != nullptr) {
+          EXPECT_EQ(view->verticalScrollBar()->maximum(), 0)
+              << where << ": " << view->objectName().toStdString();
+        }
+    }
+    look(QString("language-") + where);
+  }
+  void expectMenu(const QMenu& menu, const char* where) {
+    QStringList texts;
+    for (const auto* action : menu.findChildren<QAction*>()) texts << action->text();
+    for (const auto* action : menu.actions()) texts << action->text();
+    expectTranslated(texts, where);
+  }
+  void makePlaces() {
+    d().stage(4);
+    d().press("planCount", "4");
+    d().until([&] { return d().find<QLabel>("planned")->text().contains("4"); }, "the plan");
+    d().settle();
+    d().make("primary", "the points");
+  }
+};
+
+TEST_F(LanguageWindow, HasAFormForEachNumber) {
+  EXPECT_EQ(txt("%n scenes", "%n scene", 1), "1 scênêsöö¹");
+  EXPECT_EQ(txt("%n scenes", "%n scene", 3), "3 scênêsöö²");
+  EXPECT_EQ(txt("%n scenes", "%n scene", 5), "5 scênêsöö³");
+  speak({"en-GB"}, {MADE_UP});
+  EXPECT_EQ(txt("%n scenes", "%n scene", 1), "1 scene");
+  EXPECT_EQ(txt("%n scenes", "%n scene", 0), "0 scenes");
+  EXPECT_EQ(txt("%n scenes", "%n scene", qint64{1} << 40), "1099511627776 scenes");
+}
+
+TEST_F(LanguageWindow, SaysWhatWentWrong) {
+  try {
+    parseFormula("nir +", {"nir"});
+    FAIL();
+  } catch (const std::exception& e) {
+    EXPECT_TRUE(sentenceOf(e).startsWith("Thêö fôrmûlâöö")) << sentenceOf(e).toStdString();
+  }
+  d().stage(1);
+  d().find<QPlainTextEdit>("formula")->setPlainText("nir + gree");
+  d().until([&] { return d().find<QLabel>("formulaError")->text().contains("green"); },
+            "the error");
+  lookAround("a wrong formula");
+}
+
+TEST_F(LanguageWindow, NoWordOfTheDesksIsMissedOrCut) {
+  for (int stage = 0; stage < 6; ++stage) {
+    d().stage(stage);
+    lookAround(("stage " + std::to_string(stage + 1) + " at first").c_str());
+  }
+  d().stage(0);
+  for (const char* page : {"page-look", "page-bands", "page-mask", "page-make", "page-area"}) {
+    d().click(page);
+    lookAround(page);
+  }
+  d().click("page-make");
+  auto* what = d().find<QComboBox>("makeWhat");
+  for (int i = 0; i < what->count(); ++i) {
+    what->setCurrentIndex(i);
+    Q_EMIT what->activated(i);
+    lookAround(("making " + what->currentData().toString().toStdString()).c_str());
+  }
+}
+
+TEST_F(LanguageWindow, NoWordOnTheWayToTheMatrixIsMissedOrCut) {
+  d().stage(1);
+  d().click("index-vegetation");
+  d().make("primary", "the index");
+  lookAround("an index");
+  d().click("index-more");
+  lookAround("the book");
+  d().click("index-more");
+  d().make("primary", "the class map");
+  for (const char* mode : {"mode-rules", "mode-dates"}) {
+    d().click(mode);
+    lookAround(mode);
+  }
+  auto* what = d().find<QComboBox>("datesWhat");
+  for (int i = 0; i < what->count(); ++i) {
+    what->setCurrentIndex(i);
+    Q_EMIT what->activated(i);
+    lookAround(("comparing " + std::to_string(i)).c_str());
+  }
+  d().stage(2);
+  importTraining();
+  lookAround("training");
+  d().click("editClass");
+  lookAround("a class");
+  d().stage(3);
+  d().click<QToolButton>("explain-maximum-likelihood");
+  d().make("primary", "the map");
+  lookAround("a map");
+  makePlaces();
+  d().make("readGo", "the readings");
+  lookAround("readings");
+  d().stage(5);
+  lookAround("before labelling");
+  startLabelling();
+  lookAround("labelling");
+  const size_t n = w().book().labelling().points().size();
+  for (size_t i = 0; i < n; ++i) QTest::keyClick(&w().labelling(), Qt::Key_1);
+  lookAround("labelled");
+  d().click("closeLabelling");
+  d().until([&] { return w().matrix().isVisible(); }, "the matrix");
+  lookAround("the matrix");
+  d().click("matrixBack");
+  lookAround("after the labelling");
+  QStringList facts;
+  for (const auto& p : s().products)
+    facts << QTextDocumentFragment::fromHtml(factsOf(s(), q(p.id))).toPlainText();
+  for (const auto& one : s().scenes)
+    facts << QTextDocumentFragment::fromHtml(factsOf(s(), q(one.id))).toPlainText();
+  expectTranslated(facts, "facts");
+}
+
+TEST_F(LanguageWindow, NoWordOfThePanelsIsMissedOrCut) {
+  d().stage(1);
+  d().click("index-vegetation");
+  d().make("primary", "the index");
+  d().make("primary", "the class map");
+  const QString map = q(s().newest(ProductKind::ClassMap)->id);
+  expectTranslated({QTextDocumentFragment::fromHtml(factsOf(s(), map)).toPlainText()}, "facts");
+  auto* card = d().find<QWidget>("card-" + map);
+  QTest::mouseDClick(card, Qt::LeftButton);
+  lookAround("the facts of a map");
+  key(Qt::Key_Escape);
+  key(Qt::Key_Question);
+  lookAround("the keys");
+  key(Qt::Key_Escape);
+  key(Qt::Key_D);
+  lookAround("how it is shown");
+  key(Qt::Key_D);
+  d().click<QToolButton>("sheet");
+  lookAround("the map to hand over");
+  d().click("polygons");
+  lookAround("polygons");
+  whenOpen<QMenu>([&](QMenu& menu) {
+    expectMenu(menu, "the menu of a card");
+    menu.close();
+  });
+  QContextMenuEvent asked(QContextMenuEvent::Mouse, card->rect().center(),
+                          card->mapToGlobal(card->rect().center()));
+  QApplication::sendEvent(card, &asked);
+  whenOpen<QMenu>([&](QMenu& menu) {
+    expectMenu(menu, "the menu of the study");
+    menu.close();
+  });
+  QTest::mouseClick(w().trail().studyButton(), Qt::LeftButton);
+  key(Qt::Key_K, Qt::ControlModifier);
+  for (const char* part : {"a", "e", "o"}) {
+    w().trail().find()->clear();
+    QTest::keyClicks(w().trail().find(), part);
+    lookAround("find");
+  }
+}
+
+TEST_F(LanguageWindow, NoWordOfWhatComesInIsMissedOrCut) {
+  d().stage(0);
+  w().bench().setPlace("archive", HAVEN "/archive/catalog.json");
+  d().click("bringArchive");
+  auto* list = d().find<QListWidget>("archiveList");
+  d().until([&] { return list->count() > 0; }, "the archive's answer");
+  lookAround("the archive");
+  list->item(0)->setSelected(true);
+  lookAround("a scene of the archive");
+  d().click("backToScenes");
+  // Two dates in one folder, a file a band.
+  fs::create_directories(folder_ / "in");
+  const std::string from = s().scenes.front().scene.bands[0].file.string();
+  for (const char* name : {"a_20310601_B02.tif", "b_20310615_B02.tif"})
+    fs::copy(from, folder_ / "in" / name);
+  whenAskedForAFile(folder_ / "in");
+  d().click("bringFolder");
+  d().until([&] { return !w().bench().jobs().busy(); }, "the files to be looked at");
+  auto* as = d().find<QComboBox>("incomingAs");
+  for (int i = 0; i < as->count(); ++i) {
+    as->setCurrentIndex(i);
+    Q_EMIT as->activated(i);
+    lookAround(("bringing in " + std::to_string(i)).c_str());
+  }
+}
+
+TEST_F(LanguageWindow, NoWordWithoutAStudyIsMissedOrCut) {
+  driver_.reset();
+  window_ = std::make_unique<MainWindow>();
+  driver_ = std::make_unique<Driver>(*window_);
+  w().resize(1280, 800);
+  w().show();
+  expectTranslated(paintedTexts(&w()) + toldTexts(&w()), "without a study");
+}
+
+}  // namespace
+}  // namespace zp
