@@ -569,7 +569,8 @@ Call matrix(CLI::App& app) {
 std::vector<Call> addCalls(CLI::App& app) {
   std::vector<Call> calls{look(app), index(app),  threshold(app), areas(app), signatures(app),
                           map(app),  points(app), readings(app),  matrix(app)};
-  for (auto& call : addSceneCalls(app)) calls.push_back(std::move(call));
+  for (auto* more : {&addSceneCalls, &addStudyCalls})
+    for (auto& call : more(app)) calls.push_back(std::move(call));
   return calls;
 }
 

@@ -15,5 +15,6 @@ struct Call {
 
 std::vector<Call> addCalls(CLI::App& app);
 std::vector<Call> addSceneCalls(CLI::App& app);
+std::vector<Call> addStudyCalls(CLI::App& app);
 
 }  // namespace zp

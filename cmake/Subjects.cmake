@@ -17,7 +17,7 @@ endif()
 # file that includes a subject it does not link is not compiled.
 function(zp_subject name)
   cmake_parse_arguments(ARG "" "" "LINKS" ${ARGN})
-  file(GLOB sources CONFIGURE_DEPENDS ${CMAKE_CURRENT_SOURCE_DIR}/${name}/*.cpp)
+  file(GLOB_RECURSE sources CONFIGURE_DEPENDS ${CMAKE_CURRENT_SOURCE_DIR}/${name}/*.cpp)
   list(FILTER sources EXCLUDE REGEX "_kernel\\.cpp$")
   add_library(zp_${name} STATIC ${sources})
   add_library(zp::${name} ALIAS zp_${name})

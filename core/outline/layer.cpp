@@ -288,9 +288,22 @@ void putLayer(Dataset d, const std::string& driverName, const fs::path& file, co
 
 }  // namespace
 
+namespace {
+/// While it lives, what this thread writes says the same day: the same layer is the same bytes. The
+/// day of writing is that of the file.
+class SameDay {
+ public:
+  SameDay() { CPLSetThreadLocalConfigOption("OGR_CURRENT_DATE", "2000-01-01T00:00:00Z"); }
+  ~SameDay() { CPLSetThreadLocalConfigOption("OGR_CURRENT_DATE", nullptr); }
+  SameDay(const SameDay&) = delete;
+  SameDay& operator=(const SameDay&) = delete;
+};
+}  // namespace
+
 void writeLayer(const fs::path& temporary, const fs::path& target, const Layer& layer,
                 const std::vector<FieldType>& types) {
   if (lowered(target.extension().string()) == ".csv") return writeCsvPoints(temporary, layer);
+  const SameDay day;
   const std::string driver = driverFor(target);
   putLayer(createVector(temporary, driver), driver, temporary, layer, types);
 }

@@ -13,7 +13,9 @@
 #include "base/outputs.h"
 #include "base/text.h"
 #include "base/words.h"
+#include "grid/crs.h"
 #include "outline/shape_json.h"
+#include "study/steps/step_kind.h"
 
 namespace fs = std::filesystem;
 
@@ -71,17 +73,10 @@ Json productJson(const Product& p, const fs::path& base) {
 
 /// What the rest leans on without asking again: strings in the step, figures in the facts.
 bool usable(const Product& p) {
-  if (!p.step.is_object() || !p.facts.is_object()) return false;
-  for (const char* key : {"do", "scene", "product", "formula", "name", "ramp", "method", "points",
-                          "map", "plan", "over", "inside"})
-    if (p.step.contains(key) && !p.step[key].is_string()) return false;
+  if (!fieldsFit(p.step) || !p.facts.is_object()) return false;
   const auto figure = [](const Json& of, const char* key) {
     return of.contains(key) && (of[key].is_number() || of[key].is_null());
   };
-  if (p.step.contains("with") &&
-      !(p.step["with"].is_object() && std::all_of(p.step["with"].begin(), p.step["with"].end(),
-                                                  [](const Json& id) { return id.is_string(); })))
-    return false;
   if (p.kind == ProductKind::Index || p.kind == ProductKind::Quantity)
     return figure(p.facts, "min") && figure(p.facts, "max") && figure(p.facts, "mean");
   if (p.kind == ProductKind::Points)
@@ -346,6 +341,14 @@ void Study::replaceProduct(const Product& p) {
   }
 }
 
+void Study::sayOfMade(const Product& p, Json as) {
+  for (auto& s : scenes) {
+    if (s.product != p.id) continue;
+    for (auto& b : as.at("bands")) b["file"] = relative(p.file.string());
+    s.scene = sceneFrom(as, folder_);
+  }
+}
+
 std::string Study::addOutline(StudyOutline o) {
   if (o.id.empty()) o.id = takeId("o");
   outlines.push_back(std::move(o));
@@ -372,11 +375,11 @@ void moveWithCompanions(const fs::path& from, const fs::path& to, const std::str
   }
 }
 
-/// Ids of one kind rise in order of making.
-int64_t numberOf(const std::string& id) {
+}  // namespace
+
+int64_t numberOfId(const std::string& id) {
   return parseInteger(id.substr(std::min<size_t>(1, id.size()))).value_or(0);
 }
-}  // namespace
 
 fs::path Study::fileInBin(const Product& p) const {
   return folder_ / "bin" / fmt::format("{}-{}", p.id, p.file.filename().string());
@@ -394,6 +397,7 @@ void Study::toBin(const std::string& id) {
   if (made != scenes.end()) {
     at->facts["scene_id"] = made->id;
     at->facts["scene_revision"] = made->revision;
+    at->facts["scene_as"] = zp::toJson(made->scene, folder_);
     scenes.erase(made);
   }
   bin.push_back(*at);
@@ -410,14 +414,17 @@ void Study::fromBin(const std::string& id) {
   moveWithCompanions(fileInBin(*at), p.file, p.name);
   bin.erase(at);
   const auto later = std::find_if(products.begin(), products.end(), [&](const Product& one) {
-    return numberOf(one.id) > numberOf(p.id);
+    return numberOfId(one.id) > numberOfId(p.id);
   });
   const auto back = products.insert(later, std::move(p));
-  if (back->kind == ProductKind::Scene)
-    bringInMade(
-        *back,
-        back->facts.contains("scene_id") ? back->facts["scene_id"].get<std::string>() : takeId("s"),
-        back->facts.value("scene_revision", 1));
+  if (back->kind == ProductKind::Scene) {
+    Json& facts = back->facts;
+    bringInMade(*back,
+                facts.contains("scene_id") ? facts["scene_id"].get<std::string>() : takeId("s"),
+                facts.value("scene_revision", 1));
+    if (facts.contains("scene_as")) sayOfMade(*back, facts["scene_as"]);
+    for (const char* key : {"scene_id", "scene_revision", "scene_as"}) facts.erase(key);
+  }
 }
 
 void Study::emptyBin() {
@@ -456,6 +463,14 @@ bool Study::followsStateOf(const Product& p, const Product& upstream) {
   return p.kind != ProductKind::Labels || upstream.kind != ProductKind::Points;
 }
 
+std::string Study::relative(const std::string& file) const {
+  return relativeTo(folder_, file);
+}
+
+std::string Study::absolute(const std::string& file) const {
+  return absoluteFrom(folder_, file);
+}
+
 fs::path Study::freshFile(const std::string& wanted, const std::string& ending) const {
   const fs::path sub = folder_ / "products";
   std::error_code ec;
@@ -465,6 +480,32 @@ fs::path Study::freshFile(const std::string& wanted, const std::string& ending) 
   fs::path file = sub / (stem + ending);
   for (int n = 2; fs::exists(file, ec); ++n) file = sub / fmt::format("{}-{}{}", stem, n, ending);
   return file;
+}
+
+const StudyScene& needScene(const Study& study, const std::string& id) {
+  const auto* s = study.scene(id);
+  if (s == nullptr) throw Error("The scene of this step is gone; choose another.");
+  return *s;
+}
+
+const Product& needProduct(const Study& study, const std::string& id) {
+  const auto* p = study.product(id);
+  if (p == nullptr) throw Error("A product this step needs is gone; make it again first.");
+  return *p;
+}
+
+std::vector<TrainingArea> trainingIn(const Study& study, const std::string& crs) {
+  if (study.training.empty())
+    throw Error("There are no training areas yet; draw or import some under Training.");
+  std::vector<TrainingArea> areas = study.training;
+  const CrsChange change(study.trainingCrs, crs);
+  if (change.identity()) return areas;
+  for (auto& a : areas) {
+    for (auto& ring : a.shape.rings)
+      for (auto& p : ring) change.apply(p);
+    for (auto& p : a.shape.points) change.apply(p);
+  }
+  return areas;
 }
 
 Json Study::toJson() const {

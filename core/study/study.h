@@ -111,6 +111,9 @@ class Study {
   std::string addProduct(Product product);
   /// A product that was made again; its scene, where it has one, counts as changed.
   void replaceProduct(const Product& product);
+  /// Says of a made scene what was said of it before, as toJson(scene) tells it; its files are those
+  /// of the product.
+  void sayOfMade(const Product& product, Json as);
   std::string addOutline(StudyOutline outline);
   void setTraining(std::vector<TrainingArea> areas, const std::string& crs);
   /// Moves a product and its file to the bin, and takes its scene out; others made from it become
@@ -129,6 +132,9 @@ class Study {
   /// when the map they were drawn over changes, or all their labels would be lost.
   static bool followsStateOf(const Product& product, const Product& upstream);
 
+  /// A file or "FILE:LAYER", as it is named below the folder where it lies there; and back.
+  std::string relative(const std::string& file) const;
+  std::string absolute(const std::string& file) const;
   /// A path below the folder for a new file, not taken yet.
   std::filesystem::path freshFile(const std::string& name, const std::string& ending) const;
   /// An id that nothing in the study has or ever had.
@@ -146,6 +152,16 @@ class Study {
   // Those whose files were missing at opening: written back as they were, for when they return.
   std::vector<Json> missingScenes_, missingProducts_;
 };
+
+// Error, in words, when what a step names is gone.
+const StudyScene& needScene(const Study& study, const std::string& id);
+const Product& needProduct(const Study& study, const std::string& id);
+
+/// The training areas, brought into a system. Error when there are none.
+std::vector<TrainingArea> trainingIn(const Study& study, const std::string& crs);
+
+/// Ids of one kind rise in order of making.
+int64_t numberOfId(const std::string& id);
 
 /// Now, as ISO 8601 in UTC.
 std::string now();

@@ -4,7 +4,6 @@
 #include <cmath>
 
 #include "base/error.h"
-#include "study/making.h"
 
 namespace zp {
 

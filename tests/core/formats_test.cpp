@@ -5,6 +5,8 @@
 #include "base/random.h"
 #include "legend/legend.h"
 #include "mapping/model.h"
+#include "study/run_sheet.h"
+#include "study/steps/step_kind.h"
 #include "study/study.h"
 #include "support/rasters.h"
 
@@ -41,6 +43,14 @@ TEST(Formats, Legend) {
 TEST(Formats, Signatures) {
   const Json example = readJson(kFormats / "signatures.json");
   expectKept(example, toJson(signaturesFrom(example)));
+}
+
+TEST(Formats, RunSheet) {
+  EXPECT_EQ(readRunSheet(kFormats / "run-sheet.json")["steps"].size(), 4u);
+  const Json schema = readJson(kFormats / "run-sheet.schema.json");
+  Json known = Json::array();
+  for (const auto* kind : stepKinds()) known.push_back(kind->id);
+  EXPECT_EQ(schema["properties"]["steps"]["items"]["properties"]["do"]["enum"], known);
 }
 
 TEST(Formats, Model) {

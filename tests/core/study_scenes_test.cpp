@@ -129,11 +129,17 @@ TEST(StudySteps, AMadeSceneJoinsTheStudyAndGoesWithItsProduct) {
   d.study.replaceProduct(runStep(d.study, before.step, Progress(), &before));
   EXPECT_FALSE(d.study.outOfDate(*d.study.product(id)));
   EXPECT_TRUE(d.study.outOfDate(*d.study.product(index)));
+  // What one said of it comes back from the bin with it.
+  auto& made = d.study.scenes.back().scene;
+  made.bands[0].role = "swir16";
+  moveScene(made, {10, 0});
   d.study.toBin(id);
   EXPECT_EQ(d.study.scenes.size(), 2u);
   d.study.fromBin(id);
   ASSERT_EQ(d.study.scenes.size(), 3u);
   EXPECT_EQ(d.study.scenes.back().id, scene.id);
+  EXPECT_EQ(d.study.scenes.back().scene.bandOf("swir16"), 0);
+  EXPECT_EQ(d.study.scenes.back().scene.shift, (Place{10, 0}));
 }
 
 TEST(StudySteps, TheDeliveryGridHoldsForResults) {

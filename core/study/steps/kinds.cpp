@@ -1,0 +1,22 @@
+// Every kind of step there is, each in the file of its name.
+#include "study/steps/step_kind.h"
+
+#define ZP_STEPS(of)                                                                              \
+  of(index) of(threshold) of(rules) of(change) of(history) of(series) of(compare) of(map)         \
+      of(points) of(readings) of(labels) of(stack) of(join) of(composite) of(sharpen) of(speckle) \
+          of(haze) of(normalise) of(importClasses) of(importQuantity)
+
+namespace zp {
+
+namespace steps {
+#define ZP_DECLARED(kind) extern const StepKind kind;
+ZP_STEPS(ZP_DECLARED)
+}  // namespace steps
+
+const std::vector<const StepKind*>& stepKinds() {
+#define ZP_LISTED(kind) &steps::kind,
+  static const std::vector<const StepKind*> all{ZP_STEPS(ZP_LISTED)};
+  return all;
+}
+
+}  // namespace zp

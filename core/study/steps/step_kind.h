@@ -1,0 +1,69 @@
+#pragma once
+#include <functional>
+#include <string>
+#include <vector>
+
+#include "base/json.h"
+
+namespace zp {
+
+struct Product;
+class StepRun;
+
+/// What a field of a step holds.
+enum class Holds {
+  Text,
+  File,     // or FILE:LAYER; a relative one is below the study's folder
+  Number,   // or null: not given
+  Whole,    // not below 0
+  Numbers,  // a list
+  Shares,   // class code → share
+  Classes,  // a list of {name colour} or {when name colour}, or one of them
+  Codes,    // what stands in a file → class code
+  Scene,    // the rest name something of the study, by its id
+  Scenes,
+  Product,
+  Products,
+  Layer,  // a scene or a product
+  Layers,
+  Named,  // name in formulas → layer
+  Bands,  // a list of {scene band}
+  Outline,
+  Labels  // those given to the points of a labelling
+};
+
+/// "a list of numbers".
+std::string wordOf(Holds holds);
+
+struct StepField {
+  std::string id;
+  Holds holds;
+  bool needed;
+  std::string about;
+  std::vector<std::string> choices = {};  // of a text; empty: any
+};
+
+/// One kind of step: what it makes, its fields and how it runs. `name` and `do` are fields of all.
+struct StepKind {
+  std::string id, makes;
+  std::vector<StepField> fields;
+  Product (*run)(StepRun&);
+};
+
+/// All there are, in the order of steps/kinds.cpp.
+const std::vector<const StepKind*>& stepKinds();
+/// Error with the nearest known id.
+const StepKind& stepKind(const std::string& id);
+
+/// Error, naming the field, when a step lacks one, or one holds what it cannot hold.
+void requireFields(const StepKind& kind, const Json& step);
+/// Error when a step has a field that its kind does not know: written by hand, it is a slip.
+void requireKnownFields(const StepKind& kind, const Json& step);
+/// Whether every field that is there holds what it may: of a step of an unknown kind, what it may
+/// in any.
+bool fieldsFit(const Json& step);
+
+/// Calls for every id that a step names something of the study by.
+void eachReference(const StepKind& kind, Json& step, const std::function<void(Json& id)>& visit);
+
+}  // namespace zp

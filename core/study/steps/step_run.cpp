@@ -1,0 +1,156 @@
+#include "study/steps/step_run.h"
+
+#include "base/error.h"
+#include "grid/raster_writer.h"
+#include "legend/class_map.h"
+#include "study/study_scope.h"
+
+namespace zp {
+
+StepRun::StepRun(const Study& study, const Json& step, const Progress& progress,
+                 const Product* again)
+    : study_(study), progress_(progress), again_(again) {
+  if (again != nullptr) {
+    product = *again;
+    ++product.revision;
+    product.inputs.clear();
+  } else {
+    product.name = step.at("name").get<std::string>();
+  }
+  product.step = step;
+  product.facts = Json::object();
+}
+
+void StepRun::uses(const std::string& id) {
+  for (const auto& i : product.inputs)
+    if (i.id == id) return;
+  product.inputs.push_back({id, study_.revisionOf(id)});
+}
+
+const Scene& StepRun::sceneOf(const std::string& id) {
+  const auto& s = needScene(study_, id);
+  uses(id);
+  return s.scene;
+}
+
+const Product& StepRun::sourceOf(const std::string& id) {
+  const auto& p = needProduct(study_, id);
+  uses(id);
+  return p;
+}
+
+const Scene& StepRun::scene(const char* field) {
+  return sceneOf(step().at(field));
+}
+
+const Product& StepRun::source(const char* field) {
+  return sourceOf(step().at(field));
+}
+
+std::vector<Scene> StepRun::scenes(const char* field) {
+  std::vector<Scene> all;
+  for (const auto& id : step().at(field)) all.push_back(sceneOf(id));
+  return all;
+}
+
+std::vector<const Product*> StepRun::sources(const char* field) {
+  std::vector<const Product*> all;
+  for (const auto& id : step().at(field)) all.push_back(&sourceOf(id));
+  return all;
+}
+
+Scope StepRun::scope() {
+  const auto with = step().value("with", std::map<std::string, std::string>());
+  Scope scope = studyScope(study_, step().at("scene"), with);
+  uses(step()["scene"]);
+  for (const auto& [name, id] : with) uses(id);
+  uses(kDeliveryInput);
+  return scope;
+}
+
+Scope StepRun::scopeOf(const std::string& scene) {
+  Scope scope = studyScope(study_, scene, {});
+  uses(scene);
+  uses(kDeliveryInput);
+  return scope;
+}
+
+std::optional<Layer> StepRun::inside(const std::string& crs) {
+  if (!step().contains("inside")) return {};
+  for (const auto& o : study_.outlines)
+    if (step()["inside"] == o.id) {
+      if (crs.empty())
+        throw Error(
+            "There is no reference system, so nothing can be cut to an outline; give the "
+            "scene one first.");
+      uses(o.id);
+      return readLayer(o.layer, crs);
+    }
+  throw Error("The outline of this step is gone; choose another.");
+}
+
+std::vector<TrainingArea> StepRun::training(const std::string& crs) {
+  uses(kTrainingInput);
+  return trainingIn(study_, crs);
+}
+
+void StepRun::begin(ProductKind kind, const std::string& ending, bool freshFile) {
+  product.kind = kind;
+  product.made = now();
+  if (again_ == nullptr || freshFile) product.file = study_.freshFile(product.name, ending);
+  temporary = outputs_.add(product.file);
+}
+
+Product StepRun::finish() {
+  outputs_.commit();
+  return product;
+}
+
+// What the sheet of facts tells is kept with the product, so that its file need not be opened for
+// it.
+Product StepRun::finishScene(const Scene& like) {
+  addOverviews(temporary, false);
+  product.date = like.date;
+  const RasterFile made(temporary);
+  product.facts["pixels"] = {made.grid().width, made.grid().height};
+  return finish();
+}
+
+Product StepRun::finishClassMap(const Progress& progress, const Legend& legend) {
+  addOverviews(temporary, true);
+  product.facts["classes"] = toJson(classAreas(temporary, legend, progress));
+  product.facts["legend"] = toJson(legendOf(RasterFile(temporary)));
+  return finish();
+}
+
+Product StepRun::finishPicture(const Statistics& statistics) {
+  addOverviews(temporary, false);
+  product.facts.update(toJson(statistics));
+  return finish();
+}
+
+LegendClass classFrom(const Json& j, int code) {
+  LegendClass c;
+  c.code = j.value("code", code);
+  c.name = j.at("name");
+  c.colour = colourFrom(j.at("colour"));
+  return c;
+}
+
+Legend legendOfStep(const Json& classes) {
+  Legend legend;
+  for (const auto& c : classes)
+    legend.add(classFrom(c, static_cast<int>(legend.classes.size()) + 1));
+  return legend;
+}
+
+void requireBand(const Scene& scene, size_t band) {
+  if (band >= scene.bands.size())
+    throw Error("“{}” has no band {} any more; choose bands again.", scene.name, band + 1);
+}
+
+std::string dayOf(const Product& p) {
+  return p.date.empty() ? p.name : p.date.substr(0, 10);
+}
+
+}  // namespace zp
