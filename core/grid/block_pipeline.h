@@ -12,15 +12,15 @@
 
 namespace zp {
 
-/// Blocks in work at once: one for every core, one being read and one being written.
+/// Blocks in work at once: one for every core, and two that wait to be written.
 inline size_t blocksInWork() {
   const auto cores = static_cast<size_t>(oneapi::tbb::this_task_arena::max_concurrency());
   return std::min(cores + 2, kBytesInWork / kBlockBytes);
 }
 
-/// The way every raster computation runs: windows are read in order, computed on all cores and
-/// handed to `write` in order again, so the result does not depend on how many cores there are.
-///   read: Window → std::unique_ptr<Block>      (one at a time)
+/// The way every raster computation runs: windows are read and computed on all cores, and handed to
+/// `write` in order, so the result does not depend on how many cores there are.
+///   read: Window → std::shared_ptr<Block>      (many at a time: each through a handle of its own)
 ///   compute: Block& → void                     (many at a time)
 ///   write: Block& → void                       (one at a time, in the order of the windows)
 template <class Block, class Read, class Compute, class Write>
@@ -31,17 +31,15 @@ void runBlocks(const std::vector<Window>& windows, const Progress& progress, Rea
   namespace tbb = oneapi::tbb;
   tbb::parallel_pipeline(
       blocksInWork(),
-      tbb::make_filter<void, Handle>(tbb::filter_mode::serial_in_order,
-                                     [&](tbb::flow_control& flow) -> Handle {
-                                       if (next == windows.size()) {
-                                         flow.stop();
-                                         return {};
-                                       }
+      tbb::make_filter<void, size_t>(tbb::filter_mode::serial_in_order,
+                                     [&](tbb::flow_control& flow) -> size_t {
                                        progress.check();
-                                       return read(windows[next++]);
+                                       if (next == windows.size()) flow.stop();
+                                       return next++;
                                      }) &
-          tbb::make_filter<Handle, Handle>(tbb::filter_mode::parallel,
-                                           [&](Handle block) {
+          tbb::make_filter<size_t, Handle>(tbb::filter_mode::parallel,
+                                           [&](size_t i) {
+                                             Handle block = read(windows[i]);
                                              compute(*block);
                                              return block;
                                            }) &

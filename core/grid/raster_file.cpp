@@ -9,6 +9,7 @@
 
 #include "base/error.h"
 #include "grid/gdal_start.h"
+#include "grid/stored_values.h"
 
 namespace zp {
 namespace {
@@ -287,22 +288,19 @@ void RasterFile::read(int band, Window w, const Conversion& c, float* out, int o
   const size_t n = static_cast<size_t>(ow) * static_cast<size_t>(oh);
   const NumberType type = facts(band).type;
   const bool plain = c.scale == 1 && c.offset == 0;
-  const auto convert = [&](auto stored, auto nodata) {
-    if (c.nodata && stored == nodata) return kNan;
-    const float v = plain ? static_cast<float>(stored)
-                          : static_cast<float>(static_cast<double>(stored) * c.scale + c.offset);
-    return std::isfinite(v) ? v : kNan;
-  };
   if (fitsFloat(type)) {
     rawRead(band, w, out, ow, oh, GDT_Float32);
     const bool whole = type != NumberType::Float32;
-    const auto nodata = static_cast<float>(c.nodata.value_or(0));
-    if (!plain || c.nodata || !whole)
-      for (size_t i = 0; i < n; ++i) out[i] = convert(out[i], nodata);
+    std::optional<float> nodata;
+    if (c.nodata) nodata = static_cast<float>(*c.nodata);
+    if (!plain || nodata || !whole) storedToValues(out, n, nodata, c.scale, c.offset);
   } else {
     std::vector<double> wide(n);
     rawRead(band, w, wide.data(), ow, oh, GDT_Float64);
-    for (size_t i = 0; i < n; ++i) out[i] = convert(wide[i], c.nodata.value_or(0));
+    for (size_t i = 0; i < n; ++i) {
+      const auto v = static_cast<float>(plain ? wide[i] : wide[i] * c.scale + c.offset);
+      out[i] = (c.nodata && wide[i] == *c.nodata) || !std::isfinite(v) ? kNan : v;
+    }
   }
   setMasked(band, w, ow, oh, kNan, out);
 }

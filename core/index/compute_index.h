@@ -27,7 +27,7 @@ class FormulaReader {
   FormulaReader(const Scope& scope, std::vector<Formula> formulas,
                 std::shared_ptr<KeptBands> kept = nullptr);
   /// Other formulas over the same scope and its open files, for as long as one types; nullptr when
-  /// they need bands that are not read here. Both are for the same thread.
+  /// they need bands that are not read here.
   std::unique_ptr<FormulaReader> with(std::vector<Formula> formulas) const;
   const Grid& grid() const { return reader_->grid(); }
   size_t formulas() const { return formulas_.size(); }
@@ -39,9 +39,9 @@ class FormulaReader {
     std::vector<float> bands;                // band by band, over `wider`
     std::vector<std::vector<float>> values;  // formula by formula, over `window`
   };
-  /// Not for several threads at once.
+  // For many threads.
   void read(Window window, Block& block) const;
-  /// For many threads; the bands are let go.
+  /// The bands are let go.
   void compute(Block& block) const;
   /// Both, at a smaller size and for looking.
   std::vector<std::vector<float>> reduced(Window window, int width, int height) const;

@@ -8,6 +8,7 @@
 #include "base/float_order.h"
 #include "grid/block_pipeline.h"
 #include "grid/raster_file.h"
+#include "grid/shared_raster.h"
 #include "outline/scanline.h"
 
 namespace zp {
@@ -108,7 +109,8 @@ Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins
 
 Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins,
                       const Layer* inside, const Window& part, const Progress& progress) {
-  const RasterFile file(raster);
+  SharedRaster rasters(raster);
+  const RasterFile& file = rasters.first();
   std::optional<InsideMask> mask;
   if (inside != nullptr) mask.emplace(inside->shapes, file.grid());
   auto windows = planWindows(file.grid(), file.blockWidth(), file.blockHeight(), size_t{4} << 20);
@@ -126,7 +128,7 @@ Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins
     auto b = std::make_shared<Block>();
     b->window = w;
     b->values.resize(w.pixels());
-    file.read(band, w, b->values.data());
+    rasters.borrow()->read(band, w, b->values.data());
     std::vector<uint8_t> within;
     if (mask) mask->fill(w, within);
     for (size_t i = 0; i < within.size(); ++i)

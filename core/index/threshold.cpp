@@ -6,6 +6,7 @@
 
 #include "base/error.h"
 #include "grid/block_pipeline.h"
+#include "grid/shared_raster.h"
 #include "legend/class_map.h"
 
 namespace zp {
@@ -45,7 +46,8 @@ void thresholdToClasses(const std::filesystem::path& raster, int band,
                         const std::vector<double>& thresholds, const Legend& legend,
                         const std::filesystem::path& temporary, const Progress& progress) {
   requireRising(thresholds, legend);
-  const RasterFile file(raster);
+  SharedRaster rasters(raster);
+  const RasterFile& file = rasters.first();
   if (band < 1 || band > file.bands())
     throw Error("“{}” has no band {}; it has {}.", raster.string(), band, file.bands());
   const NumberType type = file.facts(band).type;
@@ -63,10 +65,10 @@ void thresholdToClasses(const std::filesystem::path& raster, int band,
         b->window = w;
         if (wide) {
           b->wide.resize(w.pixels());
-          file.readWide(band, w, file.conversion(band), b->wide.data());
+          rasters.borrow()->readWide(band, w, file.conversion(band), b->wide.data());
         } else {
           b->values.resize(w.pixels());
-          file.read(band, w, b->values.data());
+          rasters.borrow()->read(band, w, b->values.data());
         }
         return b;
       },

@@ -10,6 +10,7 @@
 #include "base/text.h"
 #include "grid/block_pipeline.h"
 #include "grid/pixel_area.h"
+#include "grid/shared_raster.h"
 
 namespace zp {
 
@@ -77,7 +78,8 @@ struct CodeBlock {
 
 std::vector<ClassArea> classAreas(const std::filesystem::path& path, const Legend& legend,
                                   const Progress& progress, int named) {
-  const RasterFile file(path);
+  SharedRaster rasters(path);
+  const RasterFile& file = rasters.first();
   const int band = classBand(file, named);
   const auto rowAreas = pixelAreas(file.grid());
   std::map<int, ClassArea> areas;
@@ -98,7 +100,7 @@ std::vector<ClassArea> classAreas(const std::filesystem::path& path, const Legen
         auto b = std::make_shared<CodeBlock>();
         b->window = w;
         b->codes.resize(w.pixels());
-        file.readCodes(band, w, b->codes.data());
+        rasters.borrow()->readCodes(band, w, b->codes.data());
         return b;
       },
       [&](CodeBlock& b) {

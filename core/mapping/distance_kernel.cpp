@@ -30,15 +30,31 @@ inline Pair whitened(const DistanceModel& m, int c, const Pair* x) {
   for (int b = 0; b < m.bands; ++b) d[b] = {x[b].a - mean[b], x[b].b - mean[b]};
   const float* row = m.whitening + c * (m.bands * (m.bands + 1) / 2);
   Pair sum{Lane{}, Lane{}};
-  for (int j = 0; j < m.bands; ++j) {
+  const auto add = [&sum](const Pair& y) { sum.a += y.a * y.a, sum.b += y.b * y.b; };
+  // Two rows at a time: four sums that do not wait for each other.
+  int j = 0;
+  for (; j + 1 < m.bands; j += 2) {
+    const float* next = row + j + 1;
+    Pair y{Lane{}, Lane{}}, z = y;
+    for (int k = 0; k <= j; ++k) {
+      y.a += row[k] * d[k].a;
+      y.b += row[k] * d[k].b;
+      z.a += next[k] * d[k].a;
+      z.b += next[k] * d[k].b;
+    }
+    z.a += next[j + 1] * d[j + 1].a;
+    z.b += next[j + 1] * d[j + 1].b;
+    add(y);
+    add(z);
+    row = next + j + 2;
+  }
+  if (j < m.bands) {
     Pair y{Lane{}, Lane{}};
     for (int k = 0; k <= j; ++k) {
       y.a += row[k] * d[k].a;
       y.b += row[k] * d[k].b;
     }
-    row += j + 1;
-    sum.a += y.a * y.a;
-    sum.b += y.b * y.b;
+    add(y);
   }
   return sum;
 }

@@ -61,7 +61,9 @@ BandReader::BandReader(const Scene& scene, std::vector<size_t> bands)
     : BandReader(scene.grid, sourcesOf(scene, std::move(bands))) {}
 
 BandReader::BandReader(const Grid& grid, const std::vector<BandSource>& sources) : grid_(grid) {
-  for (const auto& s : sources) add(s);
+  auto first = std::make_unique<Handles>();
+  for (const auto& s : sources) add(*first, s);
+  handles_ = std::make_unique<Pool<Handles>>(std::move(first), &openAgain);
   // Bands of one scene may lie beside each other; another scene that lies nowhere on the grid would
   // give an empty result.
   for (size_t i = 1; i < sources.size(); ++i)
@@ -70,10 +72,22 @@ BandReader::BandReader(const Grid& grid, const std::vector<BandSource>& sources)
                   sources[0].scene->name, sources[i].scene->name);
 }
 
-size_t BandReader::fileOf(const std::filesystem::path& path, Place shift) {
-  for (size_t i = 0; i < files_.size(); ++i)
-    if (sameGridAndPlace(files_[i].raster, path, files_[i].grid,
-                         files_[i].raster.grid().moved(shift)))
+std::unique_ptr<BandReader::Handles> BandReader::openAgain(const Handles& first) {
+  auto again = std::make_unique<Handles>();
+  const auto open = [](const File& f) {
+    File one{RasterFile(f.raster.path()), f.grid, f.same, f.reduced};
+    if (!f.reduced.empty()) one.raster.lookFrom(f.reduced);
+    return one;
+  };
+  for (const auto& f : first.files) again->files.push_back(open(f));
+  for (const auto& m : first.masks) again->masks.push_back(open(m));
+  return again;
+}
+
+size_t BandReader::fileOf(Handles& h, const std::filesystem::path& path, Place shift) {
+  auto& files = h.files;
+  for (size_t i = 0; i < files.size(); ++i)
+    if (sameGridAndPlace(files[i].raster, path, files[i].grid, files[i].raster.grid().moved(shift)))
       return i;
   RasterFile raster(path);
   const Grid grid = raster.grid().moved(shift);
@@ -82,35 +96,37 @@ size_t BandReader::fileOf(const std::filesystem::path& path, Place shift) {
         "“{}” lies on another grid and has no reference system, so it cannot be "
         "brought together with the others; give it one first.",
         path.string());
-  files_.push_back({std::move(raster), grid, grid.sameAs(grid_)});
-  return files_.size() - 1;
+  files.push_back({std::move(raster), grid, grid.sameAs(grid_)});
+  return files.size() - 1;
 }
 
-void BandReader::add(const BandSource& from) {
+void BandReader::add(Handles& h, const BandSource& from) {
   const Scene& scene = *from.scene;
   const auto& band = scene.bands.at(from.band);
-  const size_t file = fileOf(band.file, scene.shift);
-  if (!band.reduced.empty() && !files_[file].raster.hasReducedCopy())
-    files_[file].raster.lookFrom(band.reduced);
-  if (band.number > files_[file].raster.bands())
+  const size_t file = fileOf(h, band.file, scene.shift);
+  File& opened = h.files[file];
+  if (!band.reduced.empty() && !opened.raster.hasReducedCopy() &&
+      opened.raster.lookFrom(band.reduced))
+    opened.reduced = band.reduced;
+  if (band.number > opened.raster.bands())
     throw Error("“{}” has no band {} any more; bring the scene in again.", band.file.string(),
                 band.number);
-  if (from.band == scene.gridBand && !files_[file].grid.sameAs(scene.grid))
+  if (from.band == scene.gridBand && !opened.grid.sameAs(scene.grid))
     throw Error(
         "“{}” is not the size the scene had when it was brought in; bring the "
         "scene in again.",
         band.file.string());
   int mask = -1;
   if (!scene.mask.empty()) {
-    const auto at = std::find_if(masks_.begin(), masks_.end(), [&](const File& m) {
+    const auto at = std::find_if(h.masks.begin(), h.masks.end(), [&](const File& m) {
       return sameGridAndPlace(m.raster, scene.mask, m.grid, scene.grid);
     });
-    mask = static_cast<int>(at - masks_.begin());
-    if (at == masks_.end()) {
+    mask = static_cast<int>(at - h.masks.begin());
+    if (at == h.masks.end()) {
       RasterFile raster(scene.mask);
       if (raster.grid().width != scene.grid.width || raster.grid().height != scene.grid.height)
         throw Error("The mask of “{}” is not of its size any more; make it again.", scene.name);
-      masks_.push_back({std::move(raster), scene.grid, scene.grid.sameAs(grid_)});
+      h.masks.push_back({std::move(raster), scene.grid, scene.grid.sameAs(grid_)});
     }
   }
   sources_.push_back(
@@ -120,9 +136,10 @@ void BandReader::add(const BandSource& from) {
 }
 
 std::vector<Window> BandReader::windows(size_t bytes) const {
-  const auto at = std::find_if(files_.begin(), files_.end(), [](const File& f) { return f.same; });
+  const auto& files = handles_->first().files;
+  const auto at = std::find_if(files.begin(), files.end(), [](const File& f) { return f.same; });
   const size_t budget = std::max<size_t>(1, bytes / (sizeof(float) * sources_.size()));
-  if (at == files_.end()) return planWindows(grid_, 256, 256, budget);
+  if (at == files.end()) return planWindows(grid_, 256, 256, budget);
   return planWindows(grid_, at->raster.blockWidth(), at->raster.blockHeight(), budget);
 }
 
@@ -135,6 +152,7 @@ void BandReader::read(Window w, BandBlock& block) const {
 void BandReader::readReduced(Window w, int width, int height, std::vector<float>& values) const {
   const size_t n = static_cast<size_t>(width) * static_cast<size_t>(height);
   values.resize(n * sources_.size());
+  const auto handles = handles_->borrow();
   for (size_t i = 0; i < sources_.size(); ++i) {
     const auto& s = sources_[i];
     float* out = values.data() + i * n;
@@ -143,16 +161,17 @@ void BandReader::readReduced(Window w, int width, int height, std::vector<float>
       std::copy(known->begin(), known->end(), out);
       continue;
     }
-    readOne(s, w, width, height, out);
+    readOne(*handles, s, w, width, height, out);
     if (kept_)
       kept_->keep(s.name, w, width, height, std::make_shared<std::vector<float>>(out, out + n));
   }
 }
 
-void BandReader::readOne(const Source& s, Window w, int width, int height, float* out) const {
+void BandReader::readOne(const Handles& h, const Source& s, Window w, int width, int height,
+                         float* out) const {
   const Grid piece = pieceOf(grid_, w, width, height);
   const bool reduced = width < w.width || height < w.height;
-  if (!reduced && w.pixels() > 1 && broughtOver(s) && pixelsUnder(s, piece) > kMostUnder) {
+  if (!reduced && w.pixels() > 1 && isBroughtOver(s) && pixelsUnder(s, piece) > kMostUnder) {
     // A finer file under a coarser grid: by halves, rows first, so that each is filled in a row.
     const bool rows = w.height > 1;
     Window first = w, second = w;
@@ -160,35 +179,37 @@ void BandReader::readOne(const Source& s, Window w, int width, int height, float
       first.height = w.height / 2, second.y += first.height, second.height -= first.height;
     else
       first.width = w.width / 2, second.x += first.width, second.width -= first.width;
-    readOne(s, first, first.width, first.height, out);
-    return readOne(s, second, second.width, second.height, out + first.pixels());
+    readOne(h, s, first, first.width, first.height, out);
+    return readOne(h, s, second, second.width, second.height, out + first.pixels());
   }
   const bool fromAfar = width * 8 <= w.width && height * 8 <= w.height;
-  if (files_[s.file].same && fromAfar)
-    files_[s.file].raster.readSampled(s.band, w, s.conversion, out, width, height);
-  else if (files_[s.file].same)
-    files_[s.file].raster.read(s.band, w, s.conversion, out, width, height);
+  const File& f = h.files[s.file];
+  if (f.same && fromAfar)
+    f.raster.readSampled(s.band, w, s.conversion, out, width, height);
+  else if (f.same)
+    f.raster.read(s.band, w, s.conversion, out, width, height);
   else
-    bringOver(s, piece, reduced, out);
-  if (s.mask >= 0) setAside(s, w, piece, out);
+    bringOver(h, s, piece, reduced, out);
+  if (s.mask >= 0) setAside(h, s, w, piece, out);
 }
 
-bool BandReader::broughtOver(const Source& s) const {
-  return !files_[s.file].same || (s.mask >= 0 && !masks_[static_cast<size_t>(s.mask)].same);
+bool BandReader::isBroughtOver(const Source& s) const {
+  const File* mask = maskOf(s);
+  return !fileOf(s).same || (mask != nullptr && !mask->same);
 }
 
 /// Of the file and its mask, whichever has more under a piece of the grid.
 size_t BandReader::pixelsUnder(const Source& s, const Grid& piece) const {
-  size_t most = files_[s.file].same ? piece.pixels() : 0;
-  if (!files_[s.file].same) most = PixelNet(piece, files_[s.file].grid).window(0).pixels();
-  if (s.mask >= 0 && !masks_[static_cast<size_t>(s.mask)].same)
-    most = std::max(most,
-                    PixelNet(piece, masks_[static_cast<size_t>(s.mask)].grid).window(0).pixels());
-  return most;
+  const auto under = [&](const File& f) {
+    return f.same ? piece.pixels() : PixelNet(piece, f.grid).window(0).pixels();
+  };
+  const File* mask = maskOf(s);
+  return std::max(under(fileOf(s)), mask != nullptr && !mask->same ? under(*mask) : 0);
 }
 
-void BandReader::bringOver(const Source& s, const Grid& piece, bool reduced, float* out) const {
-  const File& f = files_[s.file];
+void BandReader::bringOver(const Handles& h, const Source& s, const Grid& piece, bool reduced,
+                           float* out) const {
+  const File& f = h.files[s.file];
   const PixelNet net(piece, f.grid);
   // What a pixel takes in reaches as far beyond its middle as it is wide, wherever the piece ends.
   const Window w = net.window(3 + static_cast<int>(std::min(1e6, std::ceil(net.reduction()))));
@@ -204,17 +225,18 @@ void BandReader::bringOver(const Source& s, const Grid& piece, bool reduced, flo
   f.raster.read(s.band, w, s.conversion, values.data(), width, height);
   const Grid from = pieceOf(f.grid, w, width, height);
   // Masked pixels are taken out before they can be mixed with their neighbours.
-  if (s.mask >= 0 && masks_[static_cast<size_t>(s.mask)].grid.sameAs(f.grid)) {
+  if (s.mask >= 0 && h.masks[static_cast<size_t>(s.mask)].grid.sameAs(f.grid)) {
     std::vector<uint16_t> mask(values.size());
-    masks_[static_cast<size_t>(s.mask)].raster.readCodes(1, w, mask.data(), width, height);
+    h.masks[static_cast<size_t>(s.mask)].raster.readCodes(1, w, mask.data(), width, height);
     for (size_t i = 0; i < values.size(); ++i)
       if (mask[i] != 0) values[i] = kNan;
   }
   resample(values.data(), from, out, piece, s.resampling);
 }
 
-void BandReader::setAside(const Source& s, Window w, const Grid& piece, float* out) const {
-  const File& m = masks_[static_cast<size_t>(s.mask)];
+void BandReader::setAside(const Handles& h, const Source& s, Window w, const Grid& piece,
+                          float* out) const {
+  const File& m = h.masks[static_cast<size_t>(s.mask)];
   std::vector<uint16_t> mask(piece.pixels());
   if (m.same) {
     m.raster.readCodes(1, w, mask.data(), piece.width, piece.height);

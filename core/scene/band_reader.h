@@ -2,6 +2,7 @@
 #include <memory>
 #include <vector>
 
+#include "base/pool.h"
 #include "grid/block_size.h"
 #include "grid/regrid.h"
 #include "scene/kept_bands.h"
@@ -27,7 +28,7 @@ struct BandSource {
 /// Reads bands of one or several scenes together, on one grid. Values are stored × scale + offset;
 /// pixels that are no data or set aside by the scene's mask are NaN. What lies on another grid or
 /// in another reference system is brought over as it is read: codes by the nearest pixel, the rest
-/// bilinearly. Not to be shared between threads.
+/// bilinearly. For many threads: each reads through handles of its own.
 class BandReader {
  public:
   /// On the scene's own grid. `bands`: indices into scene.bands; all when empty.
@@ -39,7 +40,7 @@ class BandReader {
   const Grid& grid() const { return grid_; }
   size_t bands() const { return sources_.size(); }
   /// Whether a band is brought over from another grid.
-  bool broughtOver(size_t i) const { return !files_[sources_[i].file].same; }
+  bool broughtOver(size_t i) const { return !fileOf(sources_[i]).same; }
   /// Windows that suit the files, each of at most `bytes` of values in all bands together.
   std::vector<Window> windows(size_t bytes = kBlockBytes) const;
   void read(Window window, BandBlock& block) const;
@@ -53,6 +54,11 @@ class BandReader {
     RasterFile raster;
     Grid grid;  // with the scene's shift
     bool same;  // as the reader's
+    std::filesystem::path reduced = {};
+  };
+  /// What one thread reads from.
+  struct Handles {
+    std::vector<File> files, masks;
   };
   struct Source {
     size_t file;
@@ -62,18 +68,26 @@ class BandReader {
     int mask;          // −1: none
     std::string name;  // among kept bands
   };
-  void add(const BandSource& source);
-  void readOne(const Source& source, Window w, int width, int height, float* out) const;
-  size_t fileOf(const std::filesystem::path& path, Place shift);
-  bool broughtOver(const Source& source) const;
+  static std::unique_ptr<Handles> openAgain(const Handles& first);
+  void add(Handles& handles, const BandSource& source);
+  size_t fileOf(Handles& handles, const std::filesystem::path& path, Place shift);
+  void readOne(const Handles& h, const Source& source, Window w, int width, int height,
+               float* out) const;
+  void bringOver(const Handles& h, const Source& source, const Grid& piece, bool reduced,
+                 float* out) const;
+  void setAside(const Handles& h, const Source& source, Window w, const Grid& piece,
+                float* out) const;
+  // These ask only what does not change.
+  const File& fileOf(const Source& source) const { return handles_->first().files[source.file]; }
+  const File* maskOf(const Source& source) const {
+    return source.mask < 0 ? nullptr : &handles_->first().masks[static_cast<size_t>(source.mask)];
+  }
+  bool isBroughtOver(const Source& source) const;
   size_t pixelsUnder(const Source& source, const Grid& piece) const;
-  void bringOver(const Source& source, const Grid& piece, bool reduced, float* out) const;
-  void setAside(const Source& source, Window w, const Grid& piece, float* out) const;
 
   Grid grid_;
-  std::vector<File> files_;
   std::vector<Source> sources_;
-  std::vector<File> masks_;
+  std::unique_ptr<Pool<Handles>> handles_;
   std::shared_ptr<KeptBands> kept_;
 };
 
