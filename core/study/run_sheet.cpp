@@ -23,7 +23,8 @@ Json stepOf(Json entry) {
   return entry;
 }
 
-/// What the things of a study may be called by in a sheet: by id, and by a name that only one has.
+/// What the things of a study may be called by in a sheet: by id, and by a name that only one has;
+/// a name that several have leads nowhere.
 std::map<std::string, std::string> callable(const Study& study) {
   std::map<std::string, std::string> by;
   std::set<std::string> twice;
@@ -35,7 +36,7 @@ std::map<std::string, std::string> callable(const Study& study) {
   for (const auto& o : study.outlines) add(o.name, o.id);
   for (const auto& p : study.products)
     if (p.kind != ProductKind::Scene) add(p.name, p.id);
-  for (const auto& name : twice) by.erase(name);
+  for (const auto& name : twice) by[name] = "";
   for (const auto& s : study.scenes) by[s.id] = s.id;
   for (const auto& o : study.outlines) by[o.id] = o.id;
   for (const auto& p : study.products) by[p.id] = p.id;
@@ -58,6 +59,9 @@ void requireEntry(const Json& entry) {
   requireKnownFields(kind, step);
   for (const char* text : {"as", "called", "drawn_with"})
     if (entry.contains(text) && !entry[text].is_string()) throw Error("“{}” must be a text.", text);
+  if (trimmed(step["name"].get<std::string>()).empty()) throw Error("give it a name.");
+  if (entry.contains("scene_as") && !entry["scene_as"].is_object())
+    throw Error("“scene_as” must be what a study says of a scene.");
   if (entry.contains("in_bin") && !entry["in_bin"].is_boolean())
     throw Error("“in_bin” must be true or false.");
 }
@@ -69,13 +73,17 @@ void requireReferences(const Study& study, const Json& steps) {
     atStep(i, steps[i], [&] {
       Json step = stepOf(steps[i]);
       eachReference(stepKind(step["do"]), step, [&](Json& id) {
-        if (known.count(id) > 0) return;
+        if (const auto at = known.find(id); at != known.end()) {
+          if (!at->second.empty()) return;
+          throw Error("several things are called “{}”; use the id of the one that is meant.",
+                      id.get<std::string>());
+        }
         std::vector<std::string> names;
         for (const auto& [name, of] : known) names.push_back(name);
         throw Error("there is no “{}” in the study, nor is it made before.{}",
                     id.get<std::string>(), didYouMean(id.get<std::string>(), names));
       });
-      if (steps[i].contains("as")) known[steps[i]["as"]] = "";
+      if (steps[i].contains("as")) known[steps[i]["as"]] = steps[i]["as"];
     });
 }
 

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "base/error.h"
 #include "legend/class_map.h"
 #include "study/steps/step_run.h"
 
@@ -14,7 +15,12 @@ Product runStep(const Study& study, const Json& step, const Progress& progress,
   const StepKind& kind = stepKind(step.value("do", ""));
   requireFields(kind, step);
   StepRun run(study, step, progress, again);
-  return kind.run(run);
+  try {
+    return kind.run(run);
+  } catch (const Json::exception&) {
+    throw Error("The step “{}” holds what cannot be used here; zpatch run --list tells its fields.",
+                kind.id);
+  }
 }
 
 SignatureSet studySignatures(const Study& study, const Scene& scene,

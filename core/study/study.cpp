@@ -342,10 +342,15 @@ void Study::replaceProduct(const Product& p) {
 }
 
 void Study::sayOfMade(const Product& p, Json as) {
-  for (auto& s : scenes) {
-    if (s.product != p.id) continue;
-    for (auto& b : as.at("bands")) b["file"] = relative(p.file.string());
-    s.scene = sceneFrom(as, folder_);
+  try {
+    for (auto& s : scenes) {
+      if (s.product != p.id) continue;
+      for (auto& b : as.at("bands")) b["file"] = relative(p.file.string());
+      s.scene = sceneFrom(as, folder_);
+    }
+  } catch (const Json::exception&) {
+    throw Error("What was said of the scene “{}” is not complete; it stands as its file is.",
+                p.name);
   }
 }
 

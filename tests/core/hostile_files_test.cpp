@@ -1,10 +1,8 @@
 // Files that are damaged or made to harm: each is one sentence, at once.
-#include <oneapi/tbb/global_control.h>
 #include <sys/stat.h>
 
 #include <atomic>
 #include <cmath>
-#include <condition_variable>
 
 #include "grid/block_pipeline.h"
 #include "grid/gdal_start.h"
@@ -108,34 +106,6 @@ TEST(RasterWriter, AValueThatEqualsNoDataIsReadBackAsAValue) {
   EXPECT_NEAR(back[0], -9999, 0.01);
   EXPECT_TRUE(std::isnan(back[1]));
   EXPECT_EQ(back[2], 5);
-}
-
-TEST(BlockPipeline, AsManyBlocksAreInWorkAsThereAreCores) {
-  namespace tbb = oneapi::tbb;
-  constexpr int kCores = 7;
-  const tbb::global_control more(tbb::global_control::max_allowed_parallelism, kCores);
-  tbb::task_arena arena(kCores);
-  struct Block {};
-  std::mutex mutex;
-  std::condition_variable changed;
-  int inside = 0, most = 0;
-  arena.execute([&] {
-    runBlocks<Block>(
-        std::vector<Window>(40, {0, 0, 1, 1}), Progress(),
-        [](Window) { return std::make_shared<Block>(); },
-        [&](Block&) {
-          std::unique_lock lock(mutex);
-          most = std::max(most, ++inside);
-          changed.notify_all();
-          // Waits for the others, unless they do not come.
-          changed.wait_for(lock, std::chrono::seconds(most < kCores ? 3 : 0),
-                           [&] { return most >= kCores; });
-          --inside;
-        },
-        [](Block&) {});
-  });
-  EXPECT_EQ(most, kCores);
-  EXPECT_LE(blocksInWork() * kBlockBytes, kBytesInWork);
 }
 
 TEST(BandReader, AFinerFileIsBroughtOverInPiecesThatFitTogether) {

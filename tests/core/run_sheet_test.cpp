@@ -159,7 +159,7 @@ TEST_F(RunSheet, CallsThingsByTheirNames) {
       {"steps", {{{"do", "index"}, {"scene", "Spring"}, {"formula", "nir"}, {"name", "M"}}}}};
   EXPECT_NE(sentenceOf([&] {
               runSheet(study_, other, Progress(), [](const Product&) {});
-            }).find("there is no “Spring”"),
+            }).find("several things are called “Spring”"),
             std::string::npos);
 }
 
@@ -215,6 +215,21 @@ TEST_F(RunSheet, NothingIsRunWhenALaterStepCannotBe) {
   bad["count"] = -5;
   refused(bad, "not below 0");
   refused("no object", "does not say what to do");
+  bad = good;
+  bad["name"] = " ";
+  refused(bad, "give it a name");
+  bad = {{"do", "rules"}, {"scene", "s1"}, {"rules", {kTwo[0]}}, {"name", "R"}};
+  refused(bad, "each with when");
+  bad = {{"do", "map"}, {"scene", "s1"}, {"bands", {0.5}}, {"method", "m"}, {"name", "M"}};
+  refused(bad, "whole numbers");
+  bad["bands"] = {-1};
+  refused(bad, "whole numbers");
+  bad = {{"do", "threshold"},
+         {"product", "s1"},
+         {"at", {1}},
+         {"name", "T"},
+         {"classes", {{{"name", "no colour"}}}}};
+  refused(bad, "with a name and a colour");
 }
 
 TEST_F(RunSheet, WhatWasMadeBeforeAFailureStays) {
@@ -226,6 +241,58 @@ TEST_F(RunSheet, WhatWasMadeBeforeAFailureStays) {
       sentenceOf([&] { runSheet(study_, sheet, Progress(), [](const Product&) {}); });
   EXPECT_EQ(sentence.rfind("Step 2 (“Second”)", 0), 0u) << sentence;
   EXPECT_EQ(study_.products.size(), 1u);
+}
+
+TEST_F(RunSheet, WhatHasTheRightShapeAndCannotBeDoneIsASentenceToo) {
+  const auto refused = [&](Json step, const std::string& why) {
+    step["name"] = "X";
+    const Json sheet = {{"steps", Json::array({step})}};
+    const auto sentence =
+        sentenceOf([&] { runSheet(study_, sheet, Progress(), [](const Product&) {}); });
+    EXPECT_NE(sentence.find(why), std::string::npos) << step << " " << sentence;
+    EXPECT_EQ(sentence.find("json.exception"), std::string::npos) << sentence;
+  };
+  refused(
+      {{"do", "map"}, {"scene", "s1"}, {"bands", Json::array()}, {"method", "minimum-distance"}},
+      "No band is chosen");
+  refused({{"do", "sharpen"}, {"scene", "s1"}, {"sharp", "s2"}, {"bands", {77}}}, "no band 78");
+  refused({{"do", "series"},
+           {"scenes", Json::array()},
+           {"formula", "nir"},
+           {"at", {1}},
+           {"classes", kTwo}},
+          "No scene is chosen");
+  refused({{"do", "points"},
+           {"over", "s1"},
+           {"plan", "random"},
+           {"count", 1},
+           {"seed", 1},
+           {"apart", -5}},
+          "smallest spacing");
+  refused({{"do", "import-classes"},
+           {"file", "area.gpkg:area"},
+           {"field", "code"},
+           {"match", {{"1", 1}}}},
+          "Polygons need a scene");
+  refused({{"do", "composite"}, {"scenes", {"s1", "s2"}}, {"scene_as", {{"name", "x"}}}},
+          "is not complete");
+  ASSERT_EQ(study_.products.size(), 1u);  // the composite is there, as its file says
+  const auto points = add({{"do", "points"},
+                           {"over", "s1"},
+                           {"plan", "random"},
+                           {"count", 3},
+                           {"seed", 1},
+                           {"apart", nullptr},
+                           {"name", "Three"}});
+  refused({{"do", "readings"}, {"points", points}, {"from", Json::array()}}, "Nothing is chosen");
+  add({{"do", "index"}, {"scene", "s1"}, {"formula", "nir"}, {"name", "Same"}});
+  add({{"do", "index"}, {"scene", "s1"}, {"formula", "nir"}, {"name", "Same"}});
+  refused({{"do", "threshold"}, {"product", "Same"}, {"at", {1}}, {"classes", kTwo}},
+          "several things are called “Same”");
+  add({{"do", "stack"},
+       {"bands", {{{"scene", "s1"}, {"band", 0}}}},
+       {"scale", nullptr},
+       {"name", "St"}});
 }
 
 TEST_F(RunSheet, SaysWhatCannotBeRecorded) {

@@ -2,6 +2,9 @@
 #include <oneapi/tbb/global_control.h>
 #include <oneapi/tbb/task_arena.h>
 
+#include <condition_variable>
+#include <cstring>
+#include <mutex>
 #include <thread>
 
 #include "base/pool.h"
@@ -134,6 +137,7 @@ TEST(Threads, BlocksAreReadOnAllCoresAndWrittenInOrder) {
   });
   EXPECT_EQ(most, kCores);
   EXPECT_EQ(last, 39);
+  EXPECT_LE(blocksInWork() * kBlockBytes, kBytesInWork);
 }
 
 TEST(Threads, WhatIsBorrowedComesBack) {

@@ -1,5 +1,6 @@
 #include "index/import_classes.h"
 
+#include "base/error.h"
 #include "study/steps/step_run.h"
 
 namespace zp {
@@ -11,6 +12,8 @@ Product run(StepRun& r) {
   const std::string file = r.file("file");
   r.begin(ProductKind::ClassMap, ".tif");
   if (r.step().contains("field")) {
+    if (!r.step().contains("scene"))
+      throw Error("Polygons need a scene on whose pixels they are put; choose one.");
     const Grid& grid = r.scene().grid;
     importClasses(readLayer(file, grid.crs), r.step()["field"], match, grid, r.study().legend,
                   r.temporary, part);

@@ -1,3 +1,4 @@
+#include "base/error.h"
 #include "base/text.h"
 #include "mapping/make_map.h"
 #include "study/steps/step_run.h"
@@ -19,6 +20,7 @@ MethodOptions optionsOf(const Json& step) {
 Product run(StepRun& r) {
   const auto& scene = r.scene();
   const auto bands = r.step().at("bands").get<std::vector<size_t>>();
+  if (bands.empty()) throw Error("No band is chosen; choose one or more.");
   for (size_t b : bands) requireBand(scene, b);
   const auto& legend = r.study().legend;
   const auto signatures =
@@ -43,7 +45,7 @@ extern const StepKind map{
     "map",
     "A class map by a method trained on the study's training areas",
     {{"scene", Holds::Scene, true, "What is mapped"},
-     {"bands", Holds::Numbers, true, "Their numbers, from 0"},
+     {"bands", Holds::Indices, true, "Their numbers, from 0"},
      {"method", Holds::Text, true, "One of those that zpatch map lists"},
      {"priors", Holds::Shares, false, "How common each class is; equal when left out"},
      {"reject", Holds::Number, false, "Distance beyond which a pixel stays without a class"},

@@ -1,3 +1,4 @@
+#include "base/error.h"
 #include "sampling/plan.h"
 #include "study/steps/step_run.h"
 
@@ -10,6 +11,8 @@ SamplingPlan planOf(const Json& step) {
   plan.count = step.at("count");
   plan.seed = step.at("seed");
   if (step.contains("apart") && step["apart"].is_number()) plan.apart = step["apart"].get<double>();
+  if (plan.apart && !(*plan.apart >= 0))
+    throw Error("The smallest spacing is {}; give 0 or more.", *plan.apart);
   return plan;
 }
 

@@ -1,5 +1,6 @@
 #include "sampling/readings.h"
 
+#include "base/error.h"
 #include "base/text.h"
 #include "grid/crs.h"
 #include "study/steps/step_run.h"
@@ -30,6 +31,7 @@ Readings readAll(StepRun& r, const std::vector<Place>& places, const std::string
 }
 
 Product run(StepRun& r) {
+  if (r.step().at("from").empty()) throw Error("Nothing is chosen to read; choose one or more.");
   const Layer layer = readLayer(r.source("points").file.string());
   const auto places = placesOf(layer);
   Table table = layer.table;

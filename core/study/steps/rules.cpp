@@ -28,8 +28,8 @@ extern const StepKind rules{
     "rules",
     "A class map by rules: the first that holds gives the class",
     {{"scene", Holds::Scene, true, "Whose bands stand alone in the rules"},
-     {"rules", Holds::Classes, true, "Each with when, a formula, and the class it gives"},
-     {"otherwise", Holds::Classes, false, "The class where none holds; left out, none"},
+     {"rules", Holds::Rules, true, "Each with when, a formula, and the class it gives"},
+     {"otherwise", Holds::Class, false, "The class where none holds; left out, none"},
      {"with", Holds::Named, false, "Other scenes and products that the rules name"},
      {"inside", Holds::Outline, false, "To cut to"}},
     &run};

@@ -1,6 +1,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "base/error.h"
 #include "base/text.h"
 #include "index/compute_index.h"
 #include "index/threshold.h"
@@ -47,6 +48,7 @@ std::vector<std::string> rowOf(StepRun& r, const std::string& id, const Legend& 
 }
 
 Product run(StepRun& r) {
+  if (r.step().at("scenes").empty()) throw Error("No scene is chosen; choose one or more.");
   const Legend legend = legendOfStep(r.step().at("classes"));
   requireRising(r.step().at("at").get<std::vector<double>>(), legend);
   r.begin(ProductKind::Areas, ".csv");

@@ -10,6 +10,7 @@ Product run(StepRun& r) {
   const auto band = r.step().value("band", size_t{0});
   if (band >= sharp.bands.size()) throw Error("The sharp band is gone; choose another.");
   auto bands = r.step().value("bands", std::vector<size_t>());
+  for (size_t b : bands) requireBand(scene, b);
   if (bands.empty())
     for (size_t b = 0; b < scene.bands.size(); ++b) bands.push_back(b);
   const auto how = r.step().value("how", "gram-schmidt") == "brovey" ? Sharpening::Brovey
@@ -29,7 +30,7 @@ extern const StepKind sharpen{
     {{"scene", Holds::Scene, true, "With the coarse bands"},
      {"sharp", Holds::Scene, true, "With the sharp band"},
      {"band", Holds::Whole, false, "The sharp band, from 0"},
-     {"bands", Holds::Numbers, false, "The coarse bands, from 0; all when left out"},
+     {"bands", Holds::Indices, false, "The coarse bands, from 0; all when left out"},
      {"how", Holds::Text, false, "The method", {"gram-schmidt", "brovey"}}},
     &run};
 }

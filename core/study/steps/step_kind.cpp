@@ -20,8 +20,18 @@ bool each(const Json& of, Fits fits) {
   return std::all_of(of.begin(), of.end(), fits);
 }
 
+bool hasTexts(const Json& v, std::initializer_list<const char*> keys) {
+  return v.is_object() && std::all_of(keys.begin(), keys.end(), [&](const char* key) {
+           return v.contains(key) && v[key].is_string();
+         });
+}
+
 bool isClass(const Json& v) {
-  return v.is_object() && each(v, [](const Json& f) { return f.is_string() || isWhole(f); });
+  return hasTexts(v, {"name", "colour"}) && (!v.contains("code") || isWhole(v["code"]));
+}
+
+bool isRule(const Json& v) {
+  return isClass(v) && hasTexts(v, {"when"});
 }
 
 bool isBand(const Json& v) {
@@ -51,7 +61,13 @@ bool fits(const StepField& f, const Json& v) {
     case Holds::Shares:
       return v.is_object() && each(v, [](const Json& n) { return n.is_number(); });
     case Holds::Classes:
-      return isClass(v) || (v.is_array() && each(v, isClass));
+      return v.is_array() && each(v, isClass);
+    case Holds::Class:
+      return isClass(v);
+    case Holds::Rules:
+      return v.is_array() && each(v, isRule);
+    case Holds::Indices:
+      return v.is_array() && each(v, isWhole);
     case Holds::Codes:
       return v.is_object() && each(v, isWhole);
     case Holds::Scenes:
@@ -96,6 +112,12 @@ std::string wordOf(Holds h) {
       return "a whole number, not below 0";
     case Holds::Numbers:
       return "a list of numbers";
+    case Holds::Indices:
+      return "a list of whole numbers, not below 0";
+    case Holds::Class:
+      return "a class with a name and a colour";
+    case Holds::Rules:
+      return "rules, each with when, a name and a colour";
     case Holds::Shares:
       return "shares by class code";
     case Holds::Classes:

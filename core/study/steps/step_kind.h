@@ -17,8 +17,11 @@ enum class Holds {
   Number,   // or null: not given
   Whole,    // not below 0
   Numbers,  // a list
+  Indices,  // a list of whole numbers, not below 0
   Shares,   // class code → share
-  Classes,  // a list of {name colour} or {when name colour}, or one of them
+  Class,    // {name colour}
+  Classes,  // a list of them
+  Rules,    // a list of {when name colour}
   Codes,    // what stands in a file → class code
   Scene,    // the rest name something of the study, by its id
   Scenes,

@@ -18,6 +18,12 @@ StepRun::StepRun(const Study& study, const Json& step, const Progress& progress,
     product.name = step.at("name").get<std::string>();
   }
   product.step = step;
+  // A number may be given as null: it is left out.
+  for (auto at = product.step.begin(); at != product.step.end();)
+    if (at->is_null())
+      at = product.step.erase(at);
+    else
+      ++at;
   product.facts = Json::object();
 }
 
