@@ -160,7 +160,7 @@ Json entryOf(const Study& study, const Product& p, const std::map<std::string, s
   if (p.kind == ProductKind::Labels) step["given"] = toJson(readLabels(p.file).labelling);
   Json entry = {{"as", p.id}};
   entry.update(step);
-  if (p.name != step["name"]) entry["called"] = p.name;
+  if (step["name"].get<std::string>() != p.name) entry["called"] = p.name;
   if (!p.ramp.empty() && p.ramp != step.value("ramp", "")) entry["drawn_with"] = p.ramp;
   if (inBin) entry["in_bin"] = true;
   if (inBin && p.facts.contains("scene_as"))
