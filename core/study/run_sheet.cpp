@@ -96,6 +96,12 @@ void finishEntry(Study& study, const Json& entry, const std::string& id) {
 
 // Of the record.
 
+/// The id of the scene that went to the bin with a product; "" for none.
+std::string sceneInBin(const Product& p) {
+  const auto id = p.facts.find("scene_id");
+  return id != p.facts.end() && id->is_string() ? id->get<std::string>() : "";
+}
+
 /// Names for ids: the scenes and outlines by name where only one thing is called so.
 std::map<std::string, std::string> namesToWrite(const Study& study) {
   std::map<std::string, std::string> names;
@@ -104,10 +110,8 @@ std::map<std::string, std::string> namesToWrite(const Study& study) {
   std::set<std::string> taken;
   for (const auto* all : {&study.products, &study.bin})
     for (const auto& p : *all) taken.insert({p.id, p.name}), names[p.id] = p.id;
-  for (const auto* p : {&study.bin})
-    for (const auto& one : *p)
-      if (one.facts.contains("scene_id") && one.facts["scene_id"].is_string())
-        names[one.facts["scene_id"].get<std::string>()] = one.id;
+  for (const auto& p : study.bin)
+    if (const auto id = sceneInBin(p); !id.empty()) names[id] = p.id;
   const auto by = callable(study);
   const auto add = [&](const std::string& id, const std::string& name) {
     const auto at = by.find(name);
@@ -125,8 +129,7 @@ std::set<std::string> neededOfBin(const Study& study) {
   const auto look = [&](const Product& p, auto&& again) -> void {
     for (const auto& i : p.inputs)
       for (const auto& b : study.bin)
-        if ((b.id == i.id || b.facts.value("scene_id", "") == i.id) && needed.insert(b.id).second)
-          again(b, again);
+        if ((b.id == i.id || sceneInBin(b) == i.id) && needed.insert(b.id).second) again(b, again);
   };
   for (const auto& p : study.products) look(p, look);
   return needed;
@@ -149,6 +152,7 @@ Json entryOf(const Study& study, const Product& p, const std::map<std::string, s
   const StepKind& kind = stepKind(p.step.value("do", ""));
   Json step = p.step;
   step["name"] = step.value("name", p.name);
+  requireFields(kind, step);
   eachReference(kind, step, [&](Json& id) {
     const auto at = names.find(id);
     if (at == names.end())

@@ -73,7 +73,7 @@ Json productJson(const Product& p, const fs::path& base) {
 
 /// What the rest leans on without asking again: strings in the step, figures in the facts.
 bool usable(const Product& p) {
-  if (!fieldsFit(p.step) || !p.facts.is_object()) return false;
+  if (!textsAreTexts(p.step) || !p.facts.is_object()) return false;
   const auto figure = [](const Json& of, const char* key) {
     return of.contains(key) && (of[key].is_number() || of[key].is_null());
   };

@@ -312,10 +312,26 @@ TEST(StepKinds, EachSaysWhatItMakesAndTakes) {
       EXPECT_FALSE(wordOf(f.holds).empty());
     }
   }
-  EXPECT_FALSE(fieldsFit(Json{{"do", "index"}, {"scene", 5}}));
-  EXPECT_TRUE(fieldsFit(Json{{"do", "index"}, {"scene", "s1"}}));
-  EXPECT_FALSE(fieldsFit(Json{{"do", "of another version"}, {"formula", 5}}));
-  EXPECT_TRUE(fieldsFit(Json{{"do", "of another version"}, {"depth", 5}}));
+  EXPECT_FALSE(textsAreTexts(Json{{"do", "index"}, {"scene", 5}}));
+  EXPECT_FALSE(textsAreTexts(Json{{"do", "index"}, {"with", {{"a", 5}}}}));
+  EXPECT_TRUE(textsAreTexts(Json{{"do", "index"}, {"scene", "s1"}}));
+  EXPECT_FALSE(textsAreTexts(Json{{"do", "of another version"}, {"formula", 5}}));
+  EXPECT_TRUE(textsAreTexts(Json{{"do", "of another version"}, {"depth", 5}}));
+}
+
+TEST_F(RunSheet, AStepThatCannotBeRunKeepsNoStudyShut) {
+  const auto id = add({{"do", "index"}, {"scene", "s2"}, {"formula", "nir"}, {"name", "N"}});
+  study_.product(id)->step = {
+      {"do", "composite"}, {"scenes", 7}, {"how", "by another version"}, {"name", "N"}};
+  study_.save();
+  study_.saveCopy(folder_ / "other");
+  const Study back = Study::open(folder_ / "other");
+  ASSERT_EQ(back.products.size(), 1u);
+  const auto why = "The step “composite” needs a list of scenes";
+  std::vector<Sentence> warnings;
+  EXPECT_NE(sentenceOf([&] { recordOf(back, warnings); }).find(why), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { runStep(back, back.products[0].step, Progress()); }).find(why),
+            std::string::npos);
 }
 
 }  // namespace

@@ -175,22 +175,28 @@ void requireKnownFields(const StepKind& kind, const Json& step) {
                   didYouMean(id, known));
 }
 
-bool fieldsFit(const Json& step) {
+bool textsAreTexts(const Json& step) {
   if (!step.is_object()) return false;
   const auto& all = stepKinds();
   const auto known = std::find_if(all.begin(), all.end(), [&](const StepKind* k) {
     return step.contains("do") && step["do"] == k->id;
   });
+  const auto isWrong = [](const StepField& f, const Json& v) {
+    const bool text = f.holds == Holds::Text || f.holds == Holds::File || f.holds == Holds::Scene ||
+                      f.holds == Holds::Product || f.holds == Holds::Layer ||
+                      f.holds == Holds::Outline;
+    return (text && !v.is_string()) || (f.holds == Holds::Named && !fits(f, v));
+  };
   for (const auto& [id, value] : step.items()) {
-    bool met = false, fitted = false;
+    bool met = false, right = false;
     for (const auto* k : all) {
       if (known != all.end() && k != *known) continue;
       const auto* f = fieldOf(*k, id);
       if (f == nullptr) continue;
       met = true;
-      fitted = fitted || fits(*f, value);
+      right = right || !isWrong(*f, value);
     }
-    if (met && !fitted) return false;
+    if (met && !right) return false;
   }
   return true;
 }

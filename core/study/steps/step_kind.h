@@ -62,9 +62,9 @@ const StepKind& stepKind(const std::string& id);
 void requireFields(const StepKind& kind, const Json& step);
 /// Error when a step has a field that its kind does not know: written by hand, it is a slip.
 void requireKnownFields(const StepKind& kind, const Json& step);
-/// Whether every field that is there holds what it may: of a step of an unknown kind, what it may
-/// in any.
-bool fieldsFit(const Json& step);
+/// What may be asked of a step that is kept, whether or not it can be run: it is an object, and
+/// what its kind reads as text is text; of an unknown kind, what any kind does.
+bool textsAreTexts(const Json& step);
 
 /// Calls for every id that a step names something of the study by.
 void eachReference(const StepKind& kind, Json& step, const std::function<void(Json& id)>& visit);
