@@ -10,19 +10,17 @@
 #include "base/error.h"
 #include "base/outputs.h"
 #include "base/text.h"
+#include "feature/compute_index.h"
+#include "grid/block_pipeline.h"
 #include "grid/raster_writer.h"
-#include "index/compute_index.h"
 #include "index/index_book.h"
 #include "index/threshold.h"
 #include "legend/class_map.h"
-#include "mapping/make_map.h"
-#include "mapping/model.h"
 #include "outline/class_polygons.h"
 #include "sampling/plan.h"
 #include "sampling/readings.h"
 #include "scene/band_reader.h"
 #include "scene/sensor.h"
-#include "training/signature.h"
 #include "wrong_call.h"
 
 namespace fs = std::filesystem;
@@ -38,14 +36,10 @@ Call look(CLI::App& app) {
             const Scene scene = a->open();
             std::vector<Statistics> statistics(scene.bands.size());
             const BandReader reader(scene, {});
-            BandBlock block;
-            const auto windows = reader.windows();
-            for (size_t i = 0; i < windows.size(); ++i) {
-              reader.read(windows[i], block);
+            reduceBlocks(reader, progress, [&](const BandBlock& block) {
               for (size_t b = 0; b < block.bands; ++b)
-                statistics[b].add(block.band(b), windows[i].pixels());
-              progress.at(static_cast<double>(i + 1) / static_cast<double>(windows.size()));
-            }
+                statistics[b].add(block.band(b), block.window.pixels());
+            });
             Json bands = Json::array();
             for (size_t b = 0; b < scene.bands.size(); ++b) {
               const auto& band = scene.bands[b];
@@ -227,147 +221,6 @@ Call areas(CLI::App& app) {
             return Json{{"classes", toJson(classAreas(of.file, {}, progress, of.band))},
                         {"outputs", Json::array()}};
           }};
-}
-
-struct TrainingArguments {
-  std::string layer, bands;
-  TrainingFields fields;
-  void addTo(CLI::App& app, bool required) {
-    auto* training = app.add_option("--training", layer, "Training areas: FILE or FILE:LAYER");
-    auto* code = app.add_option("--code", fields.code, "Field with the class code");
-    if (required) training->required();
-    if (required) code->required();
-    training->needs(code);
-    app.add_option("--name", fields.name, "Field with the class name");
-    app.add_option("--bands", bands, "Band numbers, such as 1,2,5; all by default");
-  }
-};
-
-struct Trained {
-  std::vector<size_t> bands;
-  Legend legend;
-  SignatureSet signatures;
-};
-
-Trained train(const TrainingArguments& a, const Scene& scene, const Progress& progress) {
-  Trained t;
-  t.bands = bandsFromText(a.bands, scene);
-  const auto trainingAreas = readTrainingAreas(a.layer, a.fields, scene.grid.crs);
-  t.legend = legendOf(trainingAreas);
-  t.signatures =
-      computeSignatures(scene, t.bands, labelPixels(trainingAreas, scene.grid), t.legend, progress);
-  return t;
-}
-
-Call signatures(CLI::App& app) {
-  struct Arguments {
-    SceneArguments scene;
-    TrainingArguments training;
-    OutputArguments output;
-  };
-  auto* call = app.add_subcommand("signatures", "Statistics of the training pixels of each class");
-  auto a = std::make_shared<Arguments>();
-  a->scene.addTo(*call);
-  a->training.addTo(*call, true);
-  a->output.addTo(*call, "Signatures to write, as JSON");
-  return {call, [a](const Progress& progress) {
-            const Scene scene = a->scene.open();
-            Outputs outputs(a->output.replace);
-            auto inputs = filesOf(scene);
-            inputs.push_back(fileOfLayer(a->training.layer));
-            const fs::path temporary = outputs.add(a->output.out, inputs);
-            Json result = toJson(train(a->training, scene, progress).signatures);
-            writeJson(temporary, result);
-            outputs.commit();
-            result["outputs"] = names(outputs);
-            return result;
-          }};
-}
-
-struct MapArguments {
-  SceneArguments scene;
-  TrainingArguments training;
-  OutputArguments output;
-  std::string method, confidence, model, modelOut;
-  std::vector<std::string> settings;
-
-  MethodOptions options() const {
-    MethodOptions options;
-    for (const auto& s : settings) {
-      const size_t at = s.find('=');
-      if (at == std::string::npos)
-        throw CLI::ValidationError("--set", fmt::format("“{}” is not key=value.", s));
-      argument("--set", [&] { options.set(s.substr(0, at), s.substr(at + 1)); });
-    }
-    return options;
-  }
-};
-
-/// The model of a call: read from a file, or trained on the scene.
-Model modelOf(const MapArguments& a, const Scene& scene, const std::vector<size_t>& bands,
-              const Progress& progress) {
-  if (!a.model.empty()) {
-    Model m = readModel(a.model);
-    if (m.signatures.bands.size() != bands.size())
-      throw Error(
-          "The model was trained on {} bands ({}), but {} are chosen; choose as "
-          "many with --bands.",
-          m.signatures.bands.size(), listed(m.signatures.bands), bands.size());
-    return m;
-  }
-  Trained t = train(a.training, scene, progress);
-  return {a.method, a.options(), t.legend, t.signatures};
-}
-
-Json runMap(const MapArguments& a, const Progress& progress) {
-  if (!a.method.empty()) argument("--method", [&] { method(a.method); });
-  a.options();
-  const Scene scene = a.scene.open();
-  Outputs outputs(a.output.replace);
-  auto inputs = filesOf(scene);
-  if (!a.training.layer.empty()) inputs.push_back(fileOfLayer(a.training.layer));
-  if (!a.model.empty()) inputs.push_back(a.model);
-  const fs::path temporary = outputs.add(a.output.out, inputs);
-  const fs::path confidence = a.confidence.empty() ? "" : outputs.add(a.confidence, inputs);
-  const fs::path modelOut = a.modelOut.empty() ? "" : outputs.add(a.modelOut, inputs);
-  const auto bands = bandsFromText(a.training.bands, scene);
-  const Model model = modelOf(a, scene, bands, progress.part(0, 0.2));
-  const auto classifier = makeClassifier(model.method, model.signatures, model.options);
-  makeMap(scene, bands, *classifier, model.legend, temporary, progress.part(0.2, 0.9), confidence);
-  if (!modelOut.empty()) writeJson(modelOut, toJson(model));
-  const Json areas = toJson(classAreas(temporary, model.legend, progress.part(0.9, 1)));
-  outputs.commit();
-  return {{"method", model.method},
-          {"classes", areas},
-          {"training_pixels", model.signatures.pixels()},
-          {"conflicts", model.signatures.conflicts},
-          {"outputs", names(outputs)}};
-}
-
-Call map(CLI::App& app) {
-  auto* call = app.add_subcommand("map", "Trained map of a scene");
-  auto a = std::make_shared<MapArguments>();
-  a->scene.addTo(*call);
-  a->training.addTo(*call, false);
-  a->output.addTo(*call, "Class map to write");
-  std::vector<std::string> ids;
-  for (const auto& m : methods()) ids.push_back(m.id);
-  call->add_option("--method", a->method, fmt::format("One of {}", listed(ids)));
-  call->add_option("--set", a->settings,
-                   "Parameter as key=value: priors=equal or priors=1:0.4,2:0.6; reject=DISTANCE");
-  call->add_option("--confidence", a->confidence,
-                   "GeoTIFF to write: probability of each pixel's class (maximum likelihood)");
-  call->add_option("--model-out", a->modelOut, "Model to write, for use on other scenes");
-  call->add_option("--model", a->model, "Model to use instead of --training and --method")
-      ->excludes("--training")
-      ->excludes("--method")
-      ->excludes("--set");
-  call->callback([a] {
-    if (!a->model.empty()) return;
-    if (a->training.layer.empty()) throw CLI::RequiredError("--training or --model");
-    if (a->method.empty()) throw CLI::RequiredError("--method");
-  });
-  return {call, [a](const Progress& progress) { return runMap(*a, progress); }};
 }
 
 Call points(CLI::App& app) {
@@ -567,9 +420,9 @@ Call matrix(CLI::App& app) {
 }  // namespace
 
 std::vector<Call> addCalls(CLI::App& app) {
-  std::vector<Call> calls{look(app), index(app),  threshold(app), areas(app), signatures(app),
-                          map(app),  points(app), readings(app),  matrix(app)};
-  for (auto* more : {&addSceneCalls, &addStudyCalls})
+  std::vector<Call> calls{look(app),   index(app),    threshold(app), areas(app),
+                          points(app), readings(app), matrix(app)};
+  for (auto* more : {&addMapCalls, &addSceneCalls, &addStudyCalls})
     for (auto& call : more(app)) calls.push_back(std::move(call));
   return calls;
 }

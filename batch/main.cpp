@@ -69,10 +69,11 @@ std::string shown(const zp::Json& v) {
 
 /// The same facts for a person: a line a key, and a line an item below it.
 void printPlain(const zp::Json& json) {
-  if (const auto table = json.find("csv"); table != json.end()) {
-    fmt::print("{}", table->get<std::string>());
-    return;
-  }
+  for (const char* whole : {"csv", "text"})
+    if (const auto text = json.find(whole); text != json.end()) {
+      fmt::print("{}", text->get<std::string>());
+      return;
+    }
   for (const auto& [key, value] : json.items()) {
     const bool table =
         value.is_array() && !value.empty() && (value[0].is_object() || value[0].is_array());

@@ -4,9 +4,9 @@
 #include "arguments.h"
 #include "base/text.h"
 #include "calls.h"
+#include "feature/feature_kind.h"
 #include "index/class_change.h"
 #include "index/import_classes.h"
-#include "mapping/make_map.h"
 #include "scene/combine.h"
 #include "wrong_call.h"
 
@@ -87,7 +87,7 @@ Json importClassMap(const ImportArguments& a, const Progress& progress) {
 /// Bands of a scene as one file, with their roles and the state of their values.
 Json importBands(const ImportArguments& a, const Progress& progress) {
   const Scene scene = a.scene.open();
-  const auto bands = bandsFromText(a.bands, scene);
+  const auto bands = bandsNamed(a.bands, scene);
   SceneSpec spec = specLike(scene, bands);
   argument("--type", [&] { spec.type = numberTypeFrom(a.type); });
   // Whole numbers are written as they were read, where nothing else is said.
@@ -175,7 +175,7 @@ Call composite(CLI::App& app) {
             std::vector<fs::path> inputs;
             for (const auto& path : a->scenes) {
               scenes.push_back(a->reading.open(path));
-              keepBands(scenes.back(), bandsFromText(a->bands, scenes.back()));
+              keepBands(scenes.back(), bandsNamed(a->bands, scenes.back()));
               for (const auto& f : filesOf(scenes.back())) inputs.push_back(f);
             }
             Outputs outputs(a->output.replace);

@@ -11,13 +11,14 @@
 
 #include "base/pool.h"
 #include "base/random.h"
+#include "feature/compute_index.h"
+#include "feature/feature_kind.h"
 #include "grid/block_pipeline.h"
 #include "grid/gdal_start.h"
 #include "grid/raster_writer.h"
-#include "index/compute_index.h"
 #include "legend/class_map.h"
 #include "mapping/make_map.h"
-#include "mapping/maximum_likelihood.h"
+#include "mapping/methods/maximum_likelihood.h"
 #include "scene/band_reader.h"
 
 namespace {
@@ -84,8 +85,6 @@ void CopyOfTwoBands(benchmark::State& state) {
 /// A class map of all bands by maximum likelihood, file to file, as `zpatch map` does it.
 void LikelihoodMap(benchmark::State& state) {
   const zp::Scene scene = zp::openScene(g_scene);
-  std::vector<size_t> bands(scene.bands.size());
-  std::iota(bands.begin(), bands.end(), size_t{0});
   zp::SignatureSet set;
   zp::Legend legend;
   for (int c = 1; c <= 8; ++c) {
@@ -93,15 +92,18 @@ void LikelihoodMap(benchmark::State& state) {
     s.code = c;
     s.name = fmt::format("class {}", c);
     s.pixels = 1000;
-    const auto n = static_cast<Eigen::Index>(bands.size());
+    const auto n = static_cast<Eigen::Index>(scene.bands.size());
     s.mean = Eigen::VectorXd::LinSpaced(n, 0.02 * c, 0.06 * c);
     s.covariance = 0.001 * Eigen::MatrixXd::Identity(n, n) + Eigen::MatrixXd::Constant(n, n, 1e-4);
     set.classes.push_back(s);
     legend.addMissing(c, s.name);
   }
   for (const auto& b : scene.bands) set.bands.push_back(b.name);
-  const zp::MaximumLikelihood method(set, {});
-  for (auto _ : state) zp::makeMap(scene, bands, method, legend, besideScene("bench-map.tif"));
+  const zp::MaximumLikelihood method(set);
+  const zp::Scope scope(scene);
+  const zp::FeatureReader reader(
+      scope, zp::makeFeatures(zp::bandLines(zp::bandsNamed("", scene), scene), scope));
+  for (auto _ : state) zp::makeMap(reader, method, legend, besideScene("bench-map.tif"));
 }
 
 /// The yardstick: the same bands decoded by GDAL in the same windows on all cores, and the same
@@ -131,21 +133,18 @@ void DecodingAndWriting(benchmark::State& state) {
       zp::Window window;
       std::vector<uint16_t> values;
     };
-    zp::runBlocks<Block>(
+    zp::forEachBlock<Block>(
         windows, zp::Progress(),
-        [&](zp::Window w) {
+        [&](zp::Window w, Block& b) {
           const auto handle = handles.borrow();
-          auto b = std::make_shared<Block>();
-          b->window = w;
-          b->values.resize(w.pixels());
+          b.window = w;
+          b.values.resize(w.pixels());
           for (int band = 1; band <= static_cast<int>(scene.bands.size()); ++band)
             if (handle->file->GetRasterBand(band)->RasterIO(GF_Read, w.x, w.y, w.width, w.height,
-                                                            b->values.data(), w.width, w.height,
+                                                            b.values.data(), w.width, w.height,
                                                             GDT_UInt16, 0, 0, nullptr) != CE_None)
               std::abort();
-          return b;
         },
-        [](Block&) {},
         [&](Block& b) {
           writer.writeCodes(1, b.window, ready.at({b.window.x, b.window.y}));
         });
@@ -215,7 +214,7 @@ std::vector<uint16_t> g_ours(Pixels::kCount);
 cv::Mat g_theirs;
 
 void MaximumLikelihoodOurs(benchmark::State& state) {
-  const zp::MaximumLikelihood method(pixels().signatures, {});
+  const zp::MaximumLikelihood method(pixels().signatures);
   for (auto _ : state) {
     constexpr int kPiece = 1 << 14;
     oneapi::tbb::parallel_for(0, Pixels::kCount / kPiece, [&](int piece) {

@@ -4,9 +4,12 @@
 #include <QFileInfo>
 #include <QStringList>
 
+#include "base/error.h"
+#include "feature/feature_kind.h"
 #include "grid/crs.h"
 #include "look/look.h"
-#include "mapping/classifier.h"
+#include "mapping/method.h"
+#include "shell/index_title.h"
 #include "study/study_scope.h"
 
 namespace zp {
@@ -42,6 +45,8 @@ const std::map<std::string, const char*>& settingTitles() {
                                                       {"method", words("Method")},
                                                       {"bands", words("Bands")},
                                                       {"band", words("Band")},
+                                                      {"features", words("Features")},
+                                                      {"settings", words("Parameters")},
                                                       {"priors", words("Priors")},
                                                       {"reject", words("Reject distance")},
                                                       {"inside", words("Inside")},
@@ -96,6 +101,7 @@ QString bandName(const Study& study, const Json& step, size_t band) {
 }
 
 QString words(const Study& study, const Json& v);
+QString settingWords(const Study& study, const Json& step, const std::string& key, const Json& v);
 
 QString wordsOfAll(const Study& study, const Json& list) {
   QStringList all;
@@ -124,13 +130,44 @@ QString words(const Study& study, const Json& v) {
   return {};
 }
 
+/// Of a feature's line: what is in it without its form.
+QString featureWords(const std::string& text) {
+  try {
+    const FeatureLine line = parseFeature(text);
+    const FeatureKind& kind = featureKind(line.kind);
+    QStringList parts;
+    for (const auto& a : line.arguments) parts << txt(a);
+    QString words = parts.join(", ");
+    if (line.kind == "index" && !line.arguments.empty())
+      words = titleInLists(indexEntry(line.arguments[0]));
+    else if (line.kind != "band")
+      words = (txt(kind.title) + " " + words).trimmed();
+    return line.of.empty() ? words : txt("%1 of %2").arg(words, q(line.of));
+  } catch (const Error&) {
+    return q(text);
+  }
+}
+
+/// Of a method's parameters.
+QString settingsWords(const Study& study, const Json& step, const Json& settings) {
+  QStringList all;
+  for (const auto* m : methods())
+    for (const auto& p : m->parameters)
+      if (step.value("method", "") == m->id && settings.contains(p.id))
+        all << txt("%1: %2").arg(txt(p.title),
+                                 p.type == Parameter::Type::Shares
+                                     ? settingWords(study, step, "priors", settings[p.id])
+                                     : words(study, settings[p.id]));
+  return all.join("; ").toHtmlEscaped();
+}
+
 QString settingWords(const Study& study, const Json& step, const std::string& key, const Json& v) {
   if (key == "formula" && v.is_string()) return q(v.get<std::string>()).toHtmlEscaped();
   if (key == "file" && v.is_string())
     return QFileInfo(q(v.get<std::string>())).fileName().toHtmlEscaped();
   if (key == "method" && v.is_string())
-    for (const auto& m : methods())
-      if (m.id == v) return txt(m.title).toHtmlEscaped();
+    for (const auto* m : methods())
+      if (m->id == v) return txt(m->title).toHtmlEscaped();
   if ((key == "how" || key == "what" || key == "plan" || key == "type") && v.is_string()) {
     const auto& words = choiceWords();
     const auto at = words.find(v.get<std::string>());
@@ -145,6 +182,12 @@ QString settingWords(const Study& study, const Json& step, const std::string& ke
     for (const auto& b : v) all << bandName(study, step, b.get<size_t>());
     return all.join(", ").toHtmlEscaped();
   }
+  if (key == "features" && v.is_array()) {
+    QStringList all;
+    for (const auto& line : v) all << featureWords(line.is_string() ? line.get<std::string>() : "");
+    return all.join(", ").toHtmlEscaped();
+  }
+  if (key == "settings" && v.is_object()) return settingsWords(study, step, v);
   if ((key == "priors" || key == "match") && v.is_object()) {
     QStringList all;
     for (const auto& [code, value] : v.items())

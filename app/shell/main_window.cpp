@@ -2,11 +2,13 @@
 
 #include "base/own_entries.h"
 #include "base/text.h"
+#include "feature/feature_kind.h"
 #include "grid/place_text.h"
 #include "scene/sensor.h"
 #include "shell/application.h"
 #include "shell/facts.h"
 #include "shell/find_widgets.h"
+#include "shell/index_title.h"
 #include "shell/keys.h"
 
 namespace zp {
@@ -902,7 +904,7 @@ std::vector<FindOffer> MainWindow::offers() {
     for (const auto& e : indexBook())
       offer(titleInLists(e) + ", " + txt(e.name), txt("index"),
             [this, id = e.id] { goTo(1), indicesDesk_->choose(id); });
-    for (const auto& m : methods()) offer(txt(m.title), txt("method"), [this] { goTo(3); });
+    for (const auto* m : methods()) offer(txt(m->title), txt("method"), [this] { goTo(3); });
   }
   // Help paragraphs come after what can be done.
   for (const auto& e : indexBook())
@@ -914,10 +916,14 @@ std::vector<FindOffer> MainWindow::offers() {
                                     txt(e.source).toHtmlEscaped());
         },
         txt(e.about) + " " + txt(e.reading));
-  for (const auto& m : methods())
+  for (const auto* m : methods())
     offer(
-        txt("%1: how it works").arg(txt(m.title)), txt("help"),
-        [this, m] { explain(txt(m.title), txt(m.about)); }, txt(m.about));
+        txt("%1: how it works").arg(txt(m->title)), txt("help"),
+        [this, m] { explain(txt(m->title), txt(m->about)); }, txt(m->about));
+  for (const auto* k : featureKinds())
+    offer(
+        txt("%1: what it is for").arg(txt(k->title)), txt("feature"),
+        [this, k] { explain(txt(k->title), txt(k->about)); }, txt(k->about));
   for (const auto& [name, help] : formulaFunctions())
     offer(
         q(name), txt("in formulas"),

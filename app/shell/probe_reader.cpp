@@ -2,8 +2,10 @@
 
 #include <cmath>
 
+#include "feature/formula_feature.h"
 #include "grid/crs.h"
 #include "look/look.h"
+#include "radar/decibels.h"
 
 namespace zp {
 
@@ -51,7 +53,7 @@ QString ProbeReader::compositeText(const Picture& p, const ProbeQuestion& asked)
   if (p.singleBand()) bands.resize(1);
   for (const size_t b : bands) {
     double v = readBandAt(asked.place, asked.crs, p.scene, b, open_);
-    if (p.decibels) v = v > 0 ? 10 * std::log10(v) : std::nan("");
+    if (p.decibels) v = toDecibels(v);
     texts << (std::isnan(v) ? txt("no data") : p.decibels ? decimal(v, 1) : compact(v));
   }
   texts.removeDuplicates();
@@ -67,7 +69,8 @@ float ProbeReader::formulaAt(const Picture& p, Place place, const std::string& c
   if (!(column >= 0 && row >= 0 && column < p.scope.grid.width && row < p.scope.grid.height))
     return NAN;
   if (formulaKey_ != p.key) {
-    formula_ = std::make_unique<FormulaReader>(p.scope, std::vector<Formula>{p.formula});
+    formula_ =
+        std::make_unique<FeatureReader>(p.scope, Features{formulaFeature(p.formula, p.scope)});
     formulaKey_ = p.key;
   }
   return formula_->reduced({static_cast<int>(column), static_cast<int>(row), 1, 1}, 1, 1)[0][0];

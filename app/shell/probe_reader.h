@@ -1,7 +1,7 @@
 #pragma once
 #include <QColor>
 
-#include "index/compute_index.h"
+#include "feature/compute_index.h"
 #include "sampling/readings.h"
 #include "view/picture.h"
 
@@ -37,7 +37,7 @@ class ProbeReader {
 
   OpenRasters open_;
   QString formulaKey_;
-  std::unique_ptr<FormulaReader> formula_;
+  std::unique_ptr<FeatureReader> formula_;
 };
 
 }  // namespace zp

@@ -4,8 +4,10 @@
 #include <cmath>
 
 #include "base/error.h"
+#include "feature/formula_feature.h"
 #include "outline/scanline.h"
 #include "outline/shape_json.h"
+#include "radar/decibels.h"
 #include "view/ramp.h"
 
 namespace zp {
@@ -14,10 +16,6 @@ namespace {
 constexpr float kNan = std::numeric_limits<float>::quiet_NaN();
 constexpr QChar kDisplaySign(0x1f);  // parts a key's pixels from how they are displayed
 constexpr QRgb kLit = 0xffff5ad2u;   // a pink that no land cover wears
-
-float toDecibels(float power) {
-  return power > 0 ? 10 * std::log10(power) : kNan;
-}
 
 /// The values that leave 1 % of the valid ones out at each end.
 void percentiles(std::vector<float> values, float& low, float& high) {
@@ -63,7 +61,7 @@ Grid gridOf(const MapPiece& piece, const std::string& crs) {
 struct PicturePainter::Source {
   Grid grid;
   std::unique_ptr<BandReader> reader;
-  std::unique_ptr<FormulaReader> formula;
+  std::unique_ptr<FeatureReader> formula;
   std::unique_ptr<RasterFile> file;
   bool classes = false;
 
@@ -158,10 +156,10 @@ PicturePainter::Source& PicturePainter::source(const Picture& p) {
       // Of a formula that is being typed, the files stay open.
       for (const auto& [key, open] : open_)
         if (open->formula && !s->formula && key.section('/', 0, 1) == p.key.section('/', 0, 1))
-          s->formula = open->formula->with({p.formula});
+          s->formula = open->formula->with({formulaFeature(p.formula, p.scope)});
       if (!s->formula)
-        s->formula =
-            std::make_unique<FormulaReader>(p.scope, std::vector<Formula>{p.formula}, kept_);
+        s->formula = std::make_unique<FeatureReader>(
+            p.scope, Features{formulaFeature(p.formula, p.scope)}, kept_);
       s->grid = p.scope.grid;
       break;
     default:
@@ -192,10 +190,7 @@ Part partOf(const Picture& p, const Grid& grid) {
 
 void keepInside(const Part& part, const Grid& reduced, std::vector<float>& values) {
   if (part.shapes.empty()) return;
-  std::vector<uint8_t> inside;
-  InsideMask(part.shapes, reduced).fill({0, 0, reduced.width, reduced.height}, inside);
-  for (size_t i = 0; i < values.size(); ++i)
-    if (inside[i] == 0) values[i] = kNan;
+  InsideMask(part.shapes, reduced).keep({0, 0, reduced.width, reduced.height}, values.data());
 }
 
 void fullRange(const Histogram& h, float& low, float& high) {

@@ -7,8 +7,8 @@
 #include <memory>
 #include <optional>
 
+#include "feature/compute_index.h"
 #include "grid/crs.h"
-#include "index/compute_index.h"
 #include "index/histogram.h"
 #include "legend/legend.h"
 #include "view/display.h"

@@ -14,14 +14,16 @@ inline Window widened(Window w, int by, const Grid& grid) {
 }
 
 /// The part of a picture over `wider` that lies in `w`, row by row.
-inline std::vector<float> cutTo(Window w, const std::vector<float>& values, Window wider) {
-  std::vector<float> out;
-  out.reserve(w.pixels());
+inline void cutTo(Window w, const float* values, Window wider, float* out) {
   for (int y = 0; y < w.height; ++y) {
-    const auto row = values.begin() + static_cast<std::ptrdiff_t>(w.y - wider.y + y) * wider.width +
-                     w.x - wider.x;
-    out.insert(out.end(), row, row + w.width);
+    const float* row =
+        values + static_cast<std::ptrdiff_t>(w.y - wider.y + y) * wider.width + w.x - wider.x;
+    out = std::copy(row, row + w.width, out);
   }
+}
+inline std::vector<float> cutTo(Window w, const std::vector<float>& values, Window wider) {
+  std::vector<float> out(w.pixels());
+  cutTo(w, values.data(), wider, out.data());
   return out;
 }
 

@@ -52,11 +52,8 @@ Legend bothLegends(const std::vector<std::filesystem::path>& maps) {
 Counts countPairs(const BandReader& reader, const Progress& progress) {
   Counts counts;
   const auto rows = static_cast<size_t>(reader.grid().height);
-  BandBlock in;
-  const auto windows = reader.windows();
-  for (size_t i = 0; i < windows.size(); ++i) {
-    const Window w = windows[i];
-    reader.read(w, in);
+  reduceBlocks(reader, progress, [&](const BandBlock& in) {
+    const Window w = in.window;
     const auto width = static_cast<size_t>(w.width);
     Pair last{-1, -1};
     std::vector<size_t>* row = nullptr;
@@ -69,8 +66,7 @@ Counts countPairs(const BandReader& reader, const Progress& progress) {
       }
       ++(*row)[static_cast<size_t>(w.y) + p / width];
     }
-    progress.at(static_cast<double>(i + 1) / static_cast<double>(windows.size()));
-  }
+  });
   return counts;
 }
 
@@ -158,14 +154,10 @@ void writeMap(const BandReader& reader, const RasterSpec& spec, const std::files
     std::vector<uint16_t> out;
   };
   RasterWriter writer(file, spec);
-  runBlocks<Block>(
+  forEachBlock<Block>(
       reader.windows(), progress,
-      [&](Window w) {
-        auto b = std::make_shared<Block>();
-        reader.read(w, b->in);
-        return b;
-      },
-      [&](Block& b) {
+      [&](Window w, Block& b) {
+        reader.read(w, b.in);
         b.out.resize(b.in.window.pixels());
         for (size_t p = 0; p < b.out.size(); ++p) b.out[p] = code(b.in, p);
       },

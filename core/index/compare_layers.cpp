@@ -9,6 +9,7 @@
 
 #include "base/error.h"
 #include "base/text.h"
+#include "grid/block_pipeline.h"
 #include "grid/raster_writer.h"
 #include "scene/shift.h"
 
@@ -79,11 +80,9 @@ LayerComparison compareLayers(const Scene& ours, const Scene& theirs,
   }
   LayerComparison c;
   Sums sums;
-  BandBlock in;
-  const auto windows = reader.windows();
-  for (size_t i = 0; i < windows.size(); ++i) {
-    reader.read(windows[i], in);
-    std::vector<float> difference(windows[i].pixels());
+  std::vector<float> difference;
+  reduceBlocks(reader, progress.part(0, 0.9), [&](const BandBlock& in) {
+    difference.resize(in.window.pixels());
     for (size_t p = 0; p < difference.size(); ++p) {
       const float a = in.band(0)[p], b = in.band(1)[p];
       difference[p] = a - b;
@@ -93,9 +92,8 @@ LayerComparison compareLayers(const Scene& ours, const Scene& theirs,
       c.onlyTheirs += std::isnan(a) && !std::isnan(b) ? 1 : 0;
     }
     c.difference.add(difference.data(), difference.size());
-    if (writer) writer->write(1, windows[i], difference);
-    progress.at(0.9 * static_cast<double>(i + 1) / static_cast<double>(windows.size()));
-  }
+    if (writer) writer->write(1, in.window, difference);
+  });
   if (writer) writer->finish();
   if (sums.n == 0)
     throw Error(

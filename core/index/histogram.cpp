@@ -119,27 +119,23 @@ Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins
     std::erase_if(windows, [](const Window& w) { return w.width <= 0 || w.height <= 0; });
   }
   struct Block {
-    Window window;
     std::vector<float> values;
     Histogram part;
     CoarseCounts coarse;
   };
-  const auto read = [&](Window w) {
-    auto b = std::make_shared<Block>();
-    b->window = w;
-    b->values.resize(w.pixels());
-    rasters.borrow()->read(band, w, b->values.data());
-    std::vector<uint8_t> within;
-    if (mask) mask->fill(w, within);
-    for (size_t i = 0; i < within.size(); ++i)
-      if (within[i] == 0) b->values[i] = std::numeric_limits<float>::quiet_NaN();
-    return b;
+  const auto read = [&](Window w, Block& b) {
+    b.values.resize(w.pixels());
+    rasters.borrow()->read(band, w, b.values.data());
+    if (mask) mask->keep(w, b.values.data());
+    b.part = {};
+    b.coarse = {};
   };
   Histogram h;
   CoarseCounts coarse;
-  runBlocks<Block>(
-      windows, progress.part(0, 0.5), read,
-      [](Block& b) {
+  forEachBlock<Block>(
+      windows, progress.part(0, 0.5),
+      [&](Window w, Block& b) {
+        read(w, b);
         b.part.statistics.add(b.values.data(), b.values.size());
         b.coarse.add(b.values.data(), b.values.size());
       },
@@ -150,9 +146,10 @@ Histogram histogramOf(const std::filesystem::path& raster, int band, size_t bins
   double low = h.statistics.min, high = h.statistics.max;
   trim(low, high, coarse.at(kOuter, false), coarse.at(1 - kOuter, true));
   setRange(h, low, high, bins);
-  runBlocks<Block>(
-      windows, progress.part(0.5, 1), read,
-      [&](Block& b) {
+  forEachBlock<Block>(
+      windows, progress.part(0.5, 1),
+      [&](Window w, Block& b) {
+        read(w, b);
         setRange(b.part, h.low, h.high, bins);
         count(b.part, b.values.data(), b.values.size());
       },

@@ -58,25 +58,19 @@ void thresholdToClasses(const std::filesystem::path& raster, int band,
   const std::vector<float> narrow(thresholds.begin(), thresholds.end());
 
   RasterWriter writer(temporary, classMapSpec(file.grid(), legend, "classes"));
-  runBlocks<ThresholdBlock>(
+  forEachBlock<ThresholdBlock>(
       planWindows(file.grid(), file.blockWidth(), file.blockHeight(), size_t{2} << 20), progress,
-      [&](Window w) {
-        auto b = std::make_shared<ThresholdBlock>();
-        b->window = w;
+      [&](Window w, ThresholdBlock& b) {
+        b.window = w;
         if (wide) {
-          b->wide.resize(w.pixels());
-          rasters.borrow()->readWide(band, w, file.conversion(band), b->wide.data());
-        } else {
-          b->values.resize(w.pixels());
-          rasters.borrow()->read(band, w, b->values.data());
-        }
-        return b;
-      },
-      [&](ThresholdBlock& b) {
-        if (wide)
+          b.wide.resize(w.pixels());
+          rasters.borrow()->readWide(band, w, file.conversion(band), b.wide.data());
           classify(b.wide, thresholds, codes, b.codes);
-        else
+        } else {
+          b.values.resize(w.pixels());
+          rasters.borrow()->read(band, w, b.values.data());
           classify(b.values, narrow, codes, b.codes);
+        }
       },
       [&](ThresholdBlock& b) { writer.writeCodes(1, b.window, b.codes); });
   writer.finish();

@@ -94,16 +94,13 @@ std::vector<ClassArea> classAreas(const std::filesystem::path& path, const Legen
 
   const auto windows =
       planWindows(file.grid(), file.blockWidth(), file.blockHeight(), size_t{4} << 20);
-  runBlocks<CodeBlock>(
+  forEachBlock<CodeBlock>(
       windows, progress,
-      [&](Window w) {
-        auto b = std::make_shared<CodeBlock>();
-        b->window = w;
-        b->codes.resize(w.pixels());
-        rasters.borrow()->readCodes(band, w, b->codes.data());
-        return b;
-      },
-      [&](CodeBlock& b) {
+      [&](Window w, CodeBlock& b) {
+        b.window = w;
+        b.counts.clear();
+        b.codes.resize(w.pixels());
+        rasters.borrow()->readCodes(band, w, b.codes.data());
         std::vector<size_t> row(65536);
         size_t at = 0;
         for (int y = 0; y < b.window.height; ++y) {

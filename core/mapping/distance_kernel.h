@@ -28,6 +28,6 @@ void nearestMean(const DistanceModel& m, const float* const* bands, size_t n, in
                  float* squared);
 }  // namespace v3
 
-inline constexpr int kMostBands = 64;
+inline constexpr int kMostBands = 64, kMostClasses = 1024;
 
 }  // namespace zp

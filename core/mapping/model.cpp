@@ -1,47 +1,77 @@
 #include "mapping/model.h"
 
-#include <fmt/format.h>
-
 #include "base/error.h"
-#include "mapping/distance_kernel.h"
 
 namespace zp {
+namespace {
+
+/// Version 1 knew methods of signatures only, and had their settings beside them.
+Json asNow(const Json& json) {
+  if (json.value("version", 1) != 1) return json;
+  Json now = {{"method", json.at("method")},
+              {"settings", Json::object()},
+              {"features", Json::array()},
+              {"legend", json.at("legend")},
+              {"learned", json.at("signatures")},
+              {"conflicts", json.at("signatures").value("conflicts", size_t{0})}};
+  if (!json.at("priors").empty()) now["settings"]["priors"] = json["priors"];
+  if (json.at("reject").is_number()) now["settings"]["reject"] = json["reject"];
+  size_t pixels = 0;
+  for (const auto& c : json["signatures"].at("classes")) pixels += c.at("pixels").get<size_t>();
+  now["training_pixels"] = pixels;
+  return now;
+}
+
+}  // namespace
+
+Model trainModel(const FeatureReader& reader, const std::vector<std::string>& lines,
+                 const std::string& id, const Json& settings,
+                 const std::vector<TrainingArea>& areas, const Legend& legend,
+                 const Progress& progress) {
+  const Method& how = method(id);
+  Model m{id, settingsFrom(how.parameters, settings, how.title), lines, legend, {}, 0, 0};
+  const Samples samples = drawSamples(reader, areas, legend, {}, progress.part(0, 0.7));
+  m.classifier = how.train(samples, m.settings, progress.part(0.7, 1));
+  m.trainingPixels = samples.size();
+  m.conflicts = samples.conflicts;
+  return m;
+}
 
 Json toJson(const Model& m) {
-  Json priors = Json::object();
-  for (const auto& [code, share] : m.options.priors) priors[std::to_string(code)] = share;
   return {{"format", "zany-patch-model"},
-          {"version", 1},
+          {"version", 2},
           {"method", m.method},
-          {"priors", priors},
-          {"reject", m.options.reject ? Json(*m.options.reject) : Json(nullptr)},
+          {"settings", m.settings},
+          {"features", m.features},
           {"legend", toJson(m.legend)},
-          {"signatures", toJson(m.signatures)}};
+          {"training_pixels", m.trainingPixels},
+          {"conflicts", m.conflicts},
+          {"learned", m.classifier->toJson()}};
 }
 
 Model readModel(const std::filesystem::path& file) {
-  const Json json = readJson(file, "zany-patch-model", 1, 16u << 20);
+  const Json raw = readJson(file, "zany-patch-model", 2, 16u << 20);
   Model m;
   try {
+    const Json json = asNow(raw);
     m.method = json.at("method").get<std::string>();
-    for (const auto& [code, share] : json.at("priors").items())
-      m.options.priors[classCode(code, "the priors of the model")] = share.get<double>();
-    if (json.at("reject").is_number()) m.options.reject = json["reject"].get<double>();
+    const Method& how = method(m.method);
+    m.settings = settingsFrom(how.parameters, json.at("settings"), how.title);
+    m.features = json.at("features").get<std::vector<std::string>>();
     m.legend = legendFrom(json.at("legend"));
-    m.signatures = signaturesFrom(json.at("signatures"));
+    m.trainingPixels = json.at("training_pixels").get<size_t>();
+    m.conflicts = json.at("conflicts").get<size_t>();
+    m.classifier = how.read(json.at("learned"), m.settings);
   } catch (const Json::exception&) {
     throw Error("The model “{}” is not complete; train it again.", file.string());
   }
-  method(m.method);
-  if (m.signatures.classes.size() > 1024 || m.signatures.bands.size() > kMostBands)
-    throw Error(
-        "The model “{}” has more classes or bands than a map can use; train it "
-        "again.",
-        file.string());
-  for (const auto& c : m.signatures.classes)
-    if (m.legend.find(classCode(std::to_string(c.code), "the model")) == nullptr)
+  if (!m.features.empty() && m.features.size() != m.classifier->features())
+    throw Error("The model “{}” names {} features but was trained on {}; train it again.",
+                file.string(), m.features.size(), m.classifier->features());
+  for (const int code : m.classifier->classes())
+    if (m.legend.find(code) == nullptr)
       throw Error("The model “{}” has no legend entry for class {}; train it again.", file.string(),
-                  c.code);
+                  code);
   return m;
 }
 

@@ -13,9 +13,12 @@ using DistanceKernel = void (*)(const DistanceModel&, const float* const*, size_
 /// Runs a kernel over n pixels in pieces that stay in the cache and writes the winners' codes.
 void writeWinners(DistanceKernel kernel, const DistanceModel& model,
                   const std::vector<uint16_t>& codes, std::optional<double> reject,
-                  const std::vector<const float*>& bands, size_t n, uint16_t* out);
+                  const std::vector<const float*>& values, size_t n, uint16_t* out);
 
-/// Error when there are more bands or fewer classes than a map needs.
+/// The distance of the setting `reject`; nothing when it is not given.
+std::optional<double> rejectOf(const Json& settings);
+
+/// Error when there are more features or fewer classes than a map needs.
 void requireBandsAndClasses(const SignatureSet& set);
 
 }  // namespace zp

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <limits>
 #include <map>
 
 namespace zp {
@@ -84,6 +85,13 @@ void InsideMask::fill(Window w, std::vector<uint8_t>& mask) const {
       std::fill(row + (from - w.x), row + (to - w.x), uint8_t{1});
     }
   }
+}
+
+void InsideMask::keep(Window w, float* values) const {
+  std::vector<uint8_t> mask;
+  fill(w, mask);
+  for (size_t i = 0; i < mask.size(); ++i)
+    if (mask[i] == 0) values[i] = std::numeric_limits<float>::quiet_NaN();
 }
 
 }  // namespace zp

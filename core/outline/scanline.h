@@ -23,11 +23,14 @@ std::vector<Span> pixelsOfPoints(const Shape& shape, const Grid& grid);
 /// that holds them; one pixel of the grid at least.
 Window bringOnto(const Grid& grid, const std::string& fromCrs, std::vector<Shape>& shapes);
 
-/// Byte mask of a window: 1 inside any of the shapes.
+/// The pixels inside any of some shapes.
 class InsideMask {
  public:
   InsideMask(const std::vector<Shape>& shapes, const Grid& grid);
+  /// Byte mask of a window: 1 inside.
   void fill(Window window, std::vector<uint8_t>& mask) const;
+  /// Makes what lies outside NaN, in values of a window, row by row.
+  void keep(Window window, float* values) const;
   bool any() const { return any_; }
 
  private:

@@ -6,8 +6,10 @@
 
 namespace zp {
 
-inline float toDecibels(float power) {
-  return power > 0 ? 10 * std::log10(power) : std::numeric_limits<float>::quiet_NaN();
+/// NaN where there is no power.
+template <class Number>
+Number toDecibels(Number power) {
+  return power > 0 ? 10 * std::log10(power) : std::numeric_limits<Number>::quiet_NaN();
 }
 inline float toPower(float decibels) {
   return std::pow(10.0f, decibels / 10);

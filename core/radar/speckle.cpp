@@ -8,6 +8,7 @@
 #include <limits>
 
 #include "base/error.h"
+#include "grid/block_pipeline.h"
 #include "radar/decibels.h"
 
 namespace zp {
@@ -149,9 +150,8 @@ double estimateLooks(const Scene& scene, size_t band) {
   constexpr int kBlock = 16;
   const BandReader reader(scene, {band});
   std::vector<double> looks;
-  BandBlock in;
-  for (const Window& w : reader.windows()) {
-    reader.read(w, in);
+  reduceBlocks(reader, Progress(), [&](const BandBlock& in) {
+    const Window w = in.window;
     const bool decibels = scene.state == ValueState::BackscatterDecibels;
     for (int y = 0; y + kBlock <= w.height; y += kBlock)
       for (int x = 0; x + kBlock <= w.width; x += kBlock) {
@@ -165,7 +165,7 @@ double estimateLooks(const Scene& scene, size_t band) {
         if (s.n == kBlock * kBlock && s.variance() > 0)
           looks.push_back(s.mean() * s.mean() / s.variance());
       }
-  }
+  });
   if (looks.empty()) return std::numeric_limits<double>::quiet_NaN();
   std::sort(looks.begin(), looks.end(), std::greater<>());
   return looks[looks.size() / 20];  // the middle of the evenest tenth

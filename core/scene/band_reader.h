@@ -31,6 +31,7 @@ struct BandSource {
 /// bilinearly. For many threads: each reads through handles of its own.
 class BandReader {
  public:
+  using Block = BandBlock;
   /// On the scene's own grid. `bands`: indices into scene.bands; all when empty.
   BandReader(const Scene& scene, std::vector<size_t> bands);
   /// On any grid. Error when a band cannot be brought onto it, or lies nowhere on it and is of

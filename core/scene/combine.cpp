@@ -8,6 +8,7 @@
 
 #include "base/error.h"
 #include "base/text.h"
+#include "grid/block_pipeline.h"
 
 namespace zp {
 namespace {
@@ -87,11 +88,8 @@ float meanAt(const BandBlock& in, size_t bands, size_t p) {
 Sums sumsOf(const BandReader& reader, size_t bands, const Progress& progress) {
   Sums s;
   s.band.assign(bands, 0), s.product.assign(bands, 0);
-  BandBlock in;
-  const auto windows = reader.windows();
-  for (size_t i = 0; i < windows.size(); ++i) {
-    reader.read(windows[i], in);
-    for (size_t p = 0; p < windows[i].pixels(); ++p) {
+  reduceBlocks(reader, progress, [&](const BandBlock& in) {
+    for (size_t p = 0; p < in.window.pixels(); ++p) {
       const double m = static_cast<double>(meanAt(in, bands, p)),
                    sharp = static_cast<double>(in.band(bands)[p]);
       if (std::isnan(m + sharp)) continue;
@@ -102,8 +100,7 @@ Sums sumsOf(const BandReader& reader, size_t bands, const Progress& progress) {
         s.band[b] += v, s.product[b] += v * m;
       }
     }
-    progress.at(static_cast<double>(i + 1) / static_cast<double>(windows.size()));
-  }
+  });
   return s;
 }
 

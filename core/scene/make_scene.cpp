@@ -93,22 +93,18 @@ size_t makeScene(const BandReader& reader, const SceneSpec& spec,
   };
   RasterWriter writer(temporary, rasterSpec(reader.grid(), spec));
   size_t lost = 0;
-  runBlocks<Block>(
+  forEachBlock<Block>(
       reader.windows(), progress,
-      [&](Window w) {
-        auto b = std::make_shared<Block>();
-        b->window = w;
-        reader.read(widened(w, halo, reader.grid()), b->in);
-        return b;
-      },
-      [&](Block& b) {
+      [&](Window w, Block& b) {
+        b.window = w;
+        b.lost = 0;
+        reader.read(widened(w, halo, reader.grid()), b.in);
         b.out.assign(spec.bands.size(), std::vector<float>(b.in.window.pixels()));
         kernel(b.in, b.out);
         for (auto& values : b.out) {
           if (halo > 0) values = cutTo(b.window, values, b.in.window);
           b.lost += toStored(spec, values);
         }
-        b.in.values = {};
       },
       [&](Block& b) {
         lost += b.lost;

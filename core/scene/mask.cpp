@@ -7,6 +7,7 @@
 #include <functional>
 
 #include "base/error.h"
+#include "grid/block_pipeline.h"
 #include "grid/flood_fill.h"
 #include "grid/raster_writer.h"
 #include "outline/scanline.h"
@@ -16,18 +17,6 @@ namespace zp {
 namespace {
 
 using Mask = std::vector<uint8_t>;
-
-/// Goes over the whole grid; `take` gets each block.
-void overBlocks(const BandReader& reader, const Progress& progress,
-                const std::function<void(const BandBlock&)>& take) {
-  BandBlock block;
-  const auto windows = reader.windows();
-  for (size_t i = 0; i < windows.size(); ++i) {
-    reader.read(windows[i], block);
-    take(block);
-    progress.at(static_cast<double>(i + 1) / static_cast<double>(windows.size()));
-  }
-}
 
 /// Index in the whole grid of pixel p of a window.
 size_t indexIn(const Grid& grid, Window w, size_t p) {
@@ -41,7 +30,7 @@ std::vector<bool> where(const Scene& scene, const Progress& progress,
                         const std::function<bool(size_t band, float value)>& holds) {
   const BandReader reader(scene, {});
   std::vector<bool> all(scene.grid.pixels());
-  overBlocks(reader, progress, [&](const BandBlock& block) {
+  reduceBlocks(reader, progress, [&](const BandBlock& block) {
     for (size_t p = 0; p < block.window.pixels(); ++p) {
       bool yes = true;
       for (size_t b = 0; b < block.bands && yes; ++b) yes = holds(b, block.band(b)[p]);
@@ -169,7 +158,7 @@ MaskCount countUnder(Scene scene, const Mask& mask, const Progress& progress) {
   scene.mask.clear();
   MaskCount n;
   n.pixels = scene.grid.pixels();
-  overBlocks(BandReader(scene, {}), progress, [&](const BandBlock& block) {
+  reduceBlocks(BandReader(scene, {}), progress, [&](const BandBlock& block) {
     for (size_t p = 0; p < block.window.pixels(); ++p) {
       bool valid = true;
       for (size_t b = 0; b < block.bands && valid; ++b) valid = !std::isnan(block.band(b)[p]);

@@ -4,20 +4,17 @@
 
 #include "base/error.h"
 #include "base/float_order.h"
+#include "grid/block_pipeline.h"
 
 namespace zp {
 namespace {
 
 template <class Count>
 void forEachValue(const BandReader& reader, size_t band, const Progress& progress, Count count) {
-  BandBlock block;
-  const auto windows = reader.windows();
-  for (size_t i = 0; i < windows.size(); ++i) {
-    reader.read(windows[i], block);
-    for (size_t p = 0; p < windows[i].pixels(); ++p)
+  reduceBlocks(reader, progress, [&](const BandBlock& block) {
+    for (size_t p = 0; p < block.window.pixels(); ++p)
       if (const float v = block.band(band)[p]; !std::isnan(v)) count(orderOf(v));
-    progress.at(static_cast<double>(i + 1) / static_cast<double>(windows.size()));
-  }
+  });
 }
 
 /// The bin that holds the value of a rank, which becomes its rank within the bin.

@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "base/error.h"
+#include "feature/feature_kind.h"
 #include "legend/class_map.h"
 #include "study/steps/step_run.h"
 
@@ -25,8 +26,11 @@ Product runStep(const Study& study, const Json& step, const Progress& progress,
 
 SignatureSet studySignatures(const Study& study, const Scene& scene,
                              const std::vector<size_t>& bands, const Progress& progress) {
-  return computeSignatures(scene, bands, labelPixels(trainingIn(study, scene.grid.crs), scene.grid),
-                           study.legend, progress);
+  const Scope scope(scene);
+  const auto lines = bandLines(bands.empty() ? bandsNamed("", scene) : bands, scene);
+  const FeatureReader reader(scope, makeFeatures(lines, scope));
+  return signaturesOf(
+      drawSamples(reader, trainingIn(study, scene.grid.crs), study.legend, {}, progress));
 }
 
 void exportClassPolygons(const Product& map, const std::vector<int>& codes, const fs::path& target,

@@ -8,7 +8,6 @@
 #include <map>
 
 #include "base/error.h"
-#include "scene/band_reader.h"
 
 namespace zp {
 namespace {
@@ -33,18 +32,6 @@ struct Accumulator {
     max = max.cwiseMax(x);
   }
 };
-
-void addRun(const LabelledPixels::Run& run, const BandBlock& block, Accumulator& a) {
-  const Window& w = block.window;
-  const int from = std::max(run.from, w.x), to = std::min(run.to, w.x + w.width);
-  Eigen::VectorXd x(static_cast<Eigen::Index>(block.bands));
-  for (int c = from; c < to; ++c) {
-    const size_t p = static_cast<size_t>(run.row - w.y) * static_cast<size_t>(w.width) +
-                     static_cast<size_t>(c - w.x);
-    for (size_t b = 0; b < block.bands; ++b) x[static_cast<Eigen::Index>(b)] = block.band(b)[p];
-    if (x.allFinite()) a.add(x);
-  }
-}
 
 Signature finished(int code, const std::string& name, const Accumulator& a) {
   Signature s;
@@ -76,47 +63,24 @@ size_t SignatureSet::pixels() const {
   return n;
 }
 
-SignatureSet computeSignatures(const Scene& scene, const std::vector<size_t>& bands,
-                               const LabelledPixels& labels, const Legend& legend,
-                               const Progress& progress) {
-  if (labels.pixels == 0)
-    throw Error(
-        "No training area covers a pixel of “{}”; check that they lie on the "
-        "scene and are larger than a pixel.",
-        scene.name);
-  const BandReader reader(scene, bands);
+std::vector<int> SignatureSet::codes() const {
+  std::vector<int> all;
+  for (const auto& c : classes) all.push_back(c.code);
+  return all;
+}
+
+SignatureSet signaturesOf(const Samples& samples) {
+  const auto features = static_cast<Eigen::Index>(samples.features.size());
   std::map<int, Accumulator> accumulators;
-  BandBlock block;
-  const auto windows = reader.windows();
-  auto first = labels.runs.begin();
-  for (size_t i = 0; i < windows.size(); ++i) {
-    const Window w = windows[i];
-    while (first != labels.runs.end() && first->row < w.y) ++first;
-    bool wanted = false;
-    for (auto run = first; run != labels.runs.end() && run->row < w.y + w.height; ++run)
-      wanted = wanted || (run->from < w.x + w.width && run->to > w.x);
-    if (wanted) {
-      reader.read(w, block);
-      for (auto run = first; run != labels.runs.end() && run->row < w.y + w.height; ++run)
-        addRun(*run, block, accumulators[run->code]);
-    }
-    progress.at(static_cast<double>(i + 1) / static_cast<double>(windows.size()));
-  }
+  for (size_t i = 0; i < samples.size(); ++i)
+    accumulators[samples.codes[i]].add(
+        Eigen::Map<const Eigen::VectorXf>(samples.sample(i), features).cast<double>());
   SignatureSet set;
-  set.conflicts = labels.conflicts;
-  for (const auto& b : bands) set.bands.push_back(scene.bands[b].name);
-  if (bands.empty())
-    for (const auto& b : scene.bands) set.bands.push_back(b.name);
-  for (const auto& [code, a] : accumulators) {
-    const LegendClass* known = legend.find(code);
-    if (a.n > 0)
-      set.classes.push_back(finished(code, known ? known->name : fmt::format("class {}", code), a));
-  }
-  if (set.classes.empty())
-    throw Error(
-        "All training pixels of “{}” are empty; draw areas where the scene has "
-        "values.",
-        scene.name);
+  set.bands = samples.features;
+  set.conflicts = samples.conflicts;
+  for (const auto& c : samples.classes)
+    if (const auto a = accumulators.find(c.code); a != accumulators.end())
+      set.classes.push_back(finished(c.code, c.name, a->second));
   return set;
 }
 

@@ -3,13 +3,11 @@
 #include <string>
 #include <vector>
 
-#include "base/progress.h"
-#include "scene/scene.h"
-#include "training/training_area.h"
+#include "training/samples.h"
 
 namespace zp {
 
-/// The statistics of the training pixels of one class, in the values of the scene.
+/// The statistics of the training pixels of one class, in the values of the features.
 struct Signature {
   int code = 0;
   std::string name;
@@ -20,17 +18,15 @@ struct Signature {
 };
 
 struct SignatureSet {
-  std::vector<std::string> bands;
+  std::vector<std::string> bands;  // or other features
   std::vector<Signature> classes;  // by ascending code; classes without a valid pixel are left out
   size_t conflicts = 0;
   size_t pixels() const;
+  std::vector<int> codes() const;
 };
 
-/// Signatures of the labelled pixels over the chosen bands. Pixels that are no data in one of the
-/// bands are left out. Error: no training pixel on the scene.
-SignatureSet computeSignatures(const Scene& scene, const std::vector<size_t>& bands,
-                               const LabelledPixels& labels, const Legend& legend,
-                               const Progress& progress = Progress());
+/// The signatures of the classes of some samples.
+SignatureSet signaturesOf(const Samples& samples);
 
 /// Jeffries–Matusita distance, 0 (the same) … 2 (apart): 2 (1 − e^−B) with the Bhattacharyya
 /// distance B (Richards 2013, ch. 10). NaN where a covariance cannot be inverted.

@@ -67,10 +67,12 @@ void resolveRow(int row, const std::vector<Run>& spans, LabelledPixels& out) {
   edges.erase(std::unique(edges.begin(), edges.end()), edges.end());
   for (size_t i = 0; i + 1 < edges.size(); ++i) {
     int code = 0;
+    size_t area = 0;
     bool conflict = false;
     for (const auto& s : spans) {
       if (s.from > edges[i] || s.to <= edges[i]) continue;
       conflict = conflict || (code != 0 && s.code != code);
+      if (code == 0) area = s.area;
       code = s.code;
     }
     const auto length = static_cast<size_t>(edges[i + 1] - edges[i]);
@@ -78,7 +80,7 @@ void resolveRow(int row, const std::vector<Run>& spans, LabelledPixels& out) {
       out.conflicts += length;
     } else if (code != 0) {
       out.pixels += length;
-      out.runs.push_back({row, edges[i], edges[i + 1], code});
+      out.runs.push_back({row, edges[i], edges[i + 1], code, area});
     }
   }
 }
@@ -88,12 +90,13 @@ void resolveRow(int row, const std::vector<Run>& spans, LabelledPixels& out) {
 LabelledPixels labelPixels(const std::vector<TrainingArea>& areas, const Grid& grid) {
   LabelledPixels out;
   std::map<int, std::vector<Run>> rows;
-  for (const auto& a : areas) {
+  for (size_t i = 0; i < areas.size(); ++i) {
+    const auto& a = areas[i];
     auto spans = pixelsInside(a.shape, grid);
     const auto points = pixelsOfPoints(a.shape, grid);
     spans.insert(spans.end(), points.begin(), points.end());
     if (spans.empty()) ++out.outside;
-    for (const auto& s : spans) rows[s.row].push_back({s.row, s.from, s.to, a.code});
+    for (const auto& s : spans) rows[s.row].push_back({s.row, s.from, s.to, a.code, i});
   }
   for (const auto& [row, spans] : rows) resolveRow(row, spans, out);
   return out;

@@ -34,6 +34,7 @@ Legend legendOf(const std::vector<TrainingArea>& areas, Legend known = {});
 struct LabelledPixels {
   struct Run {
     int row, from, to, code;
+    size_t area;  // of those given: the first of its class that holds the pixels
   };
   std::vector<Run> runs;  // by row, then column
   size_t pixels = 0;

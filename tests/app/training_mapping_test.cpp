@@ -138,7 +138,8 @@ TEST_F(MappingDeskWindow, MinimumDistanceOverChosenBands) {
   EXPECT_FALSE(d().find("feature-1")->isChecked());
   d().make("primary", "the map");
   EXPECT_EQ(map().step["method"], "minimum-distance");
-  EXPECT_EQ(map().step["bands"], Json({2, 3, 4, 5, 6, 7}));
+  EXPECT_EQ(map().step["features"].size(), 6u);
+  EXPECT_EQ(map().step["features"][0], "band(red)");
   // The table holds the areas of the map, in pixels, hectares and km².
   auto* table = d().find<QTableWidget>("areaTable");
   const auto areas = map().facts["classes"];
@@ -177,11 +178,11 @@ TEST_F(MappingDeskWindow, RejectLeavesPixelsWithoutAClass) {
   const size_t all = sum(map().facts);
   d().press("reject", "2.5");
   d().make("primary", "the stricter map");
-  EXPECT_EQ(map().step["reject"], 2.5);
+  EXPECT_EQ(map().step["settings"]["reject"], 2.5);
   EXPECT_LT(sum(map().facts), all);
   d().press("reject", "-1");
   d().click("primary");
-  EXPECT_TRUE(said().contains("not a number above 0")) << said().toStdString();
+  EXPECT_TRUE(said().contains("has to be a number above 0")) << said().toStdString();
   EXPECT_EQ(d().products(), 2u);
 }
 
@@ -191,35 +192,75 @@ TEST_F(MappingDeskWindow, PriorsOfOnesOwnChangeTheMap) {
   auto* priors = d().find<QComboBox>("priors");
   priors->setFocus();
   QTest::keyClick(priors, Qt::Key_End);
-  auto* table = d().find<QTableWidget>("priorTable");
+  auto* table = d().find<QTableWidget>("priorsTable");
   table->item(0, 1)->setText("none");
   d().click("primary");
-  EXPECT_TRUE(said().contains("The prior of Open water")) << said().toStdString();
+  EXPECT_TRUE(said().contains("The share of Open water")) << said().toStdString();
   table->item(0, 1)->setText("0.001");
   d().make("primary", "the map with priors");
-  EXPECT_EQ(map().step["priors"]["1"], 0.001);
+  EXPECT_EQ(map().step["settings"]["priors"]["1"], 0.001);
   EXPECT_LE(map().facts["classes"][0]["pixels"].get<size_t>(), equal[0]["pixels"].get<size_t>());
 }
 
 TEST_F(MappingDeskWindow, WithoutBandsThereIsNoMap) {
   for (int b = 1; b <= 8; ++b) d().click(QString("feature-%1").arg(b));
   EXPECT_FALSE(d().find("primary")->isEnabled());
-  EXPECT_TRUE(said().contains("at least one band"));
+  EXPECT_TRUE(said().contains("at least one band or feature"));
   d().click("feature-5");
   EXPECT_TRUE(d().find("primary")->isEnabled());
 }
 
+TEST_F(MappingDeskWindow, FeaturesOfAnyKindAndSceneAreAdded) {
+  for (int b = 1; b <= 8; ++b) d().click(QString("feature-%1").arg(b));
+  d().click("addFeature");
+  auto* kind = d().find<QComboBox>("featureKind");
+  auto* of = d().find<QComboBox>("featureOf");
+  kind->setCurrentIndex(kind->findData("index"));
+  d().settle();
+  auto* index = d().find<QComboBox>("index");
+  index->setCurrentIndex(index->findData("ndvi"));
+  d().click("featureAdd");
+  d().click("addFeature");
+  kind->setCurrentIndex(kind->findData("brightness"));
+  ASSERT_GT(of->count(), 1);
+  of->setCurrentIndex(1);
+  d().click("featureAdd");
+  EXPECT_EQ(d().find("added-1")->text(), "NDVI");
+  EXPECT_TRUE(d().find("added-2")->text().startsWith("brightness of "))
+      << of->itemText(1).toStdString();
+  // The same again is not added twice.
+  d().click("addFeature");
+  d().click("featureAdd");
+  EXPECT_TRUE(said().contains("among them already")) << said().toStdString();
+  d().click("featureNotNow");
+  d().make("primary", "a map of two features");
+  const Json& step = map().step;
+  ASSERT_EQ(step["features"].size(), 2u);
+  EXPECT_EQ(step["features"][0], "index(ndvi)");
+  ASSERT_EQ(step["with"].size(), 1u);
+  const std::string name = step["with"].begin().key();
+  EXPECT_EQ(step["features"][1], "brightness of " + name);
+  bool recorded = false;
+  for (const auto& i : map().inputs) recorded = recorded || i.id == step["with"][name];
+  EXPECT_TRUE(recorded);  // the other scene is an input: the map goes out of date with it
+  // Set aside, a feature stays at hand.
+  d().click("added-2");
+  d().make("primary", "a map of one feature");
+  EXPECT_EQ(map().step["features"].size(), 1u);
+  EXPECT_FALSE(map().step.contains("with"));
+}
+
 TEST_F(MappingDeskWindow, EveryMethodExplainsItselfInPlace) {
-  for (const auto& m : methods()) {
-    auto* opener = d().find<QToolButton>("explain-" + q(m.id));
+  for (const auto* m : methods()) {
+    auto* opener = d().find<QToolButton>("explain-" + q(m->id));
     const auto shown = [&] {
       for (auto* l : w().findChildren<QLabel*>())
-        if (l->isVisible() && l->text().contains(q(m.assumes))) return true;
+        if (l->isVisible() && l->text().contains(q(m->assumes))) return true;
       return false;
     };
     EXPECT_FALSE(shown());
     QTest::mouseClick(opener, Qt::LeftButton);
-    EXPECT_TRUE(shown()) << m.id;
+    EXPECT_TRUE(shown()) << m->id;
     QTest::mouseClick(opener, Qt::LeftButton);
     EXPECT_FALSE(shown());
   }

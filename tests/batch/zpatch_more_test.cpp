@@ -232,7 +232,7 @@ TEST_F(ZpatchInputs, ConfidenceAndAModelForAnotherScene) {
   EXPECT_EQ(json()["outputs"].size(), 3u);
   const Json classes = json()["classes"];
   // Confidence by hand: Bayes' rule over the two Gaussians of the model.
-  const Json signatures = readJson(folder_ / "model.json")["signatures"]["classes"];
+  const Json signatures = readJson(folder_ / "model.json")["learned"]["classes"];
   const auto values = readFloats(folder_ / "a.tif"), confidence = readFloats(folder_ / "c.tif");
   for (size_t i = 0; i < values.size(); i += 37) {
     double p[2];
@@ -257,8 +257,70 @@ TEST_F(ZpatchInputs, ConfidenceAndAModelForAnotherScene) {
   EXPECT_EQ(run("map b.tif --model bad.json --out x.tif"), 1);
   EXPECT_NE(err().find("not complete"), std::string::npos) << err();
   writeFloats(folder_ / "two.tif", g, {std::vector<float>(800, 1), std::vector<float>(800, 1)});
-  EXPECT_EQ(run("map two.tif --model model.json --out x.tif"), 1);
-  EXPECT_NE(err().find("trained on 1 bands"), std::string::npos) << err();
+  EXPECT_EQ(run("map two.tif --model model.json --bands 1,2 --out x.tif"), 1);
+  EXPECT_NE(err().find("used 1 features, but 2"), std::string::npos) << err();
+  // The features of a model are found again in a scene with other bands beside them.
+  EXPECT_EQ(run("map two.tif --model model.json --out y.tif"), 0) << err();
+}
+
+TEST_F(ZpatchInputs, AMapOfFeaturesOfSeveralScenes) {
+  const Grid g = metricGrid(40, 20);
+  std::vector<float> flat(g.pixels(), 0.3f), left(g.pixels());
+  for (size_t i = 0; i < left.size(); ++i)
+    left[i] = static_cast<float>((i % 40 < 20 ? 0.1 : 0.6) + 0.05 * unit(mix(i, 7)));
+  for (size_t i = 0; i < flat.size(); ++i) flat[i] += static_cast<float>(0.05 * unit(mix(i, 9)));
+  writeFloats(folder_ / "june.tif", g, {flat, flat}, {"red", "nir"});
+  writeFloats(folder_ / "july.tif", metricGrid(20, 10, 20), {std::vector<float>(200, 0.2f)},
+              {"red"});
+  writeFloats(folder_ / "august.tif", g, {left, left}, {"red", "nir"});
+  writeTwoAreas();
+  const std::string call =
+      "map --scene june=june.tif --scene august=august.tif --training t.gpkg --code code "
+      "--method minimum-distance ";
+  ASSERT_EQ(
+      run(call + "--features 'band(red)' 'brightness of august' --model-out m.json --out m.tif "
+                 "--json"),
+      0)
+      << err();
+  EXPECT_EQ(json()["features"], (Json{"band(red)", "brightness of august"}));
+  const auto codes = readCodes(folder_ / "m.tif");
+  for (size_t i = 0; i < codes.size(); ++i) EXPECT_EQ(codes[i], i % 40 < 20 ? 1 : 2) << i;
+  ASSERT_EQ(run("map --scene june=june.tif --scene august=august.tif --model m.json --out n.tif"),
+            0)
+      << err();
+  EXPECT_EQ(textOf(folder_ / "n.tif"), textOf(folder_ / "m.tif"));
+  EXPECT_EQ(run("map june.tif --model m.json --out x.tif"), 1);
+  EXPECT_NE(err().find("no scene or layer “august”"), std::string::npos) << err();
+  EXPECT_EQ(run(call + "--features 'brightnes' --out x.tif"), 1);
+  EXPECT_NE(err().find("“brightness”"), std::string::npos) << err();
+  EXPECT_EQ(run(call + "--features brightness --bands 1 --out x.tif"), 2);
+  EXPECT_EQ(run(call + "--set priors=equal --out x.tif"), 2);
+  EXPECT_NE(err().find("has no parameter “priors”"), std::string::npos) << err();
+  ASSERT_EQ(run("signatures --scene june=june.tif --scene august=august.tif --training t.gpkg "
+                "--code code --features 'index(ndvi)' 'band(nir) of august' --out s.json --json"),
+            0)
+      << err();
+  EXPECT_EQ(json()["bands"], (Json{"NDVI", "nir"}));
+}
+
+TEST_F(ZpatchInputs, MethodsAndFeaturesAreListedWithWhatTheyTake) {
+  ASSERT_EQ(run("methods --json"), 0) << err();
+  size_t withReject = 0;
+  Json told = json();
+  for (const auto& m : told["methods"]) {
+    EXPECT_FALSE(m["about"].get<std::string>().empty());
+    for (const auto& p : m["parameters"]) withReject += p["id"] == "reject" ? 1 : 0;
+  }
+  EXPECT_GE(withReject, 2u);
+  ASSERT_EQ(run("features --json"), 0) << err();
+  bool found = false;
+  told = json();
+  for (const auto& f : told["features"]) found = found || f["line"] == "brightness(bands)";
+  EXPECT_TRUE(found);
+  ASSERT_EQ(run("methods"), 0);
+  EXPECT_NE(out().find("\n  reject: a number above 0 ("), std::string::npos) << out();
+  ASSERT_EQ(run("map --help"), 0);
+  EXPECT_NE(out().find("priors, reject"), std::string::npos) << out();
 }
 
 TEST_F(ZpatchInputs, PicturesAreNoClassMaps) {

@@ -16,6 +16,7 @@ class ZpatchRun : public ::testing::Test {
     return WIFEXITED(status) ? WEXITSTATUS(status) : -1;
   }
   Json json() { return parseJson(textOf(folder_ / "out.log"), "out"); }
+  std::string out() { return textOf(folder_ / "out.log"); }
   std::string err() { return textOf(folder_ / "err.log"); }
   Folder folder_;
 };

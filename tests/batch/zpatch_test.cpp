@@ -271,7 +271,11 @@ TEST_F(Zpatch, HelpNamesEveryCallAndEveryCallItsOptions) {
       {"threshold", {"--at", "--names", "--out", "--polygons", "--keep"}},
       {"areas", {"--json"}},
       {"signatures", {"--training", "--code", "--name", "--bands", "--out"}},
-      {"map", {"--method", "--set", "--confidence", "--model-out", "--model", "minimum-distance"}},
+      {"map",
+       {"--method", "--set", "--confidence", "--model-out", "--model", "--features",
+        "minimum-distance"}},
+      {"methods", {"--json"}},
+      {"features", {"--json"}},
       {"points", {"--plan", "--over", "--inside", "--count", "--per-class", "--apart", "--seed"}},
       {"readings", {"--from", "--out"}},
       {"matrix", {"--reference", "--mapped", "--strata"}}};

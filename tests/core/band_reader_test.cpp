@@ -3,7 +3,8 @@
 #include <cmath>
 
 #include "base/random.h"
-#include "index/compute_index.h"
+#include "feature/feature_reader.h"
+#include "feature/formula_feature.h"
 #include "support/rasters.h"
 
 namespace zp {
@@ -196,17 +197,19 @@ TEST(KeptBands, AFormulaTypedFurtherReadsNoFileAgain) {
   std::vector<float> nir(g.pixels(), 0.5f), red(g.pixels(), 0.1f);
   writeFloats(folder / "s.tif", g, {red, nir}, {"red", "nir"});
   const Scope scope(openScene(folder / "s.tif"));
-  const auto formula = [&](const char* text) { return parseFormula(text, {"red", "nir"}); };
+  const auto feature = [&](const char* text) {
+    return formulaFeature(parseFormula(text, {"red", "nir"}), scope);
+  };
   const auto kept = std::make_shared<KeptBands>();
   const Window all{0, 0, 64, 64};
-  const FormulaReader first(scope, {formula("nir - red")}, kept);
+  const FeatureReader first(scope, {feature("nir - red")}, kept);
   EXPECT_FLOAT_EQ(first.reduced(all, 32, 32)[0][0], 0.4f);
   const size_t bytes = kept->bytes();
   // Cut short, the file cannot be read any more; what was read is enough.
   fs::resize_file(folder / "s.tif", 200);
-  EXPECT_FLOAT_EQ(first.with({formula("nir + red")})->reduced(all, 32, 32)[0][0], 0.6f);
+  EXPECT_FLOAT_EQ(first.with({feature("nir + red")})->reduced(all, 32, 32)[0][0], 0.6f);
   EXPECT_EQ(kept->bytes(), bytes);
-  EXPECT_EQ(first.with({formula("nir + red")})->formulas(), 1u);
+  EXPECT_EQ(first.with({feature("nir + red")})->features().size(), 1u);
 }
 
 }  // namespace

@@ -9,6 +9,7 @@
 #include "study/steps/step_kind.h"
 #include "study/study.h"
 #include "support/rasters.h"
+#include "training/signature.h"
 
 namespace zp {
 namespace {
@@ -56,9 +57,32 @@ TEST(Formats, RunSheet) {
 TEST(Formats, Model) {
   const Json example = readJson(kFormats / "model.json");
   const Model model = readModel(kFormats / "model.json");
-  EXPECT_EQ(model.options.priors.at(4), 0.6);
+  EXPECT_EQ(model.settings["priors"]["4"], 0.6);
+  EXPECT_EQ(model.features, (std::vector<std::string>{"band(red)", "band(nir)"}));
   // The separability of an example so far apart is 2 to the last digits.
   expectKept(example, toJson(model));
+}
+
+/// As models were written before methods had parameters and features had lines.
+Json versionOne() {
+  Json json = readJson(kFormats / "model.json");
+  return {{"format", "zany-patch-model"},
+          {"version", 1},
+          {"method", json["method"]},
+          {"priors", json["settings"]["priors"]},
+          {"reject", json["settings"]["reject"]},
+          {"legend", json["legend"]},
+          {"signatures", json["learned"]}};
+}
+
+TEST(Formats, ModelsOfVersionOneAreReadAsBefore) {
+  Folder folder;
+  writeJson(folder / "m.json", versionOne());
+  const Model old = readModel(folder / "m.json"), now = readModel(kFormats / "model.json");
+  EXPECT_TRUE(old.features.empty());
+  Json a = toJson(old), b = toJson(now);
+  a.erase("features"), b.erase("features");
+  EXPECT_EQ(a, b);
 }
 
 TEST(Formats, Labels) {
@@ -93,34 +117,41 @@ TEST(Model, SaysWhatIsWrong) {
     EXPECT_NE(sentence.find(words), std::string::npos) << sentence;
   };
   has(refusal([](Json& j) { j["method"] = "guess"; }), "guess");
-  has(refusal([](Json& j) { j["version"] = 2; }), "newer");
+  has(refusal([](Json& j) { j["version"] = 3; }), "newer");
   has(refusal([](Json& j) { j["format"] = "zany-patch-legend"; }), "zany-patch-model");
-  has(refusal([](Json& j) { j.erase("signatures"); }), "not complete");
-  has(refusal([](Json& j) { j["signatures"]["classes"][0]["mean"] = {1}; }), "one value a band");
-  has(refusal([](Json& j) { j["signatures"]["classes"][0]["mean"][0] = "much"; }), "not complete");
-  has(refusal([](Json& j) { j["signatures"]["classes"][0]["covariance"].erase(1); }), "rows");
-  has(refusal([](Json& j) { j["signatures"]["classes"][0]["code"] = 0; }), "1");
-  has(refusal([](Json& j) { j["signatures"]["classes"][1]["code"] = 9; }),
-      "no legend entry for class 9");
-  has(refusal([](Json& j) { j["priors"]["water"] = 1; }), "water");
+  has(refusal([](Json& j) { j.erase("learned"); }), "not complete");
+  has(refusal([](Json& j) { j["learned"]["classes"][0]["mean"] = {1}; }), "one value a band");
+  has(refusal([](Json& j) { j["learned"]["classes"][0]["mean"][0] = "much"; }), "not complete");
+  has(refusal([](Json& j) { j["learned"]["classes"][0]["covariance"].erase(1); }), "rows");
+  const auto recoded = [&](size_t place, int code) {
+    return refusal([&](Json& j) {
+      j["settings"].erase("priors");
+      j["learned"]["classes"][place]["code"] = code;
+    });
+  };
+  has(recoded(0, 0), "class 0");
+  has(recoded(1, 9), "no legend entry for class 9");
+  has(refusal([](Json& j) { j["settings"]["priors"]["water"] = 1; }), "water");
+  has(refusal([](Json& j) { j["settings"]["trees"] = 5; }), "no parameter “trees”");
+  has(refusal([](Json& j) { j["settings"]["reject"] = "far"; }), "a number above 0");
+  has(refusal([](Json& j) { j["features"].push_back("band(green)"); }), "names 3 features");
 }
 
 TEST(Model, AClassOfOnePixelComesBackForMinimumDistance) {
   Folder folder;
   Json json = readJson(kFormats / "model.json");
   json["method"] = "minimum-distance";
-  json["priors"] = Json::object();
-  auto& one = json["signatures"]["classes"][0];
+  json["settings"].erase("priors");
+  auto& one = json["learned"]["classes"][0];
   one["pixels"] = 1;
   for (auto& row : one["covariance"])
     for (auto& v : row) v = nullptr;
   writeJson(folder / "m.json", json);
   const Model model = readModel(folder / "m.json");
-  const auto classifier = makeClassifier(model.method, model.signatures, model.options);
   const float red[] = {0.045f, 0.09f, std::numeric_limits<float>::quiet_NaN()};
   const float nir[] = {0.05f, 0.28f, 0.1f};
   uint16_t codes[3];
-  classifier->classify({red, nir}, 3, codes);
+  model.classifier->classify({red, nir}, 3, codes);
   EXPECT_EQ(codes[0], 1);
   EXPECT_EQ(codes[1], 4);
   EXPECT_EQ(codes[2], 0);
@@ -213,10 +244,7 @@ TEST(Damaged, Signatures) {
 }
 
 TEST(Damaged, Models) {
-  expectSentences("model.json", [](const fs::path& file) {
-    const Model m = readModel(file);
-    makeClassifier(m.method, m.signatures, m.options);
-  });
+  expectSentences("model.json", [](const fs::path& file) { readModel(file); });
 }
 
 TEST(Damaged, Labels) {

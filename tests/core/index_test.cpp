@@ -6,7 +6,7 @@
 
 #include "base/outputs.h"
 #include "base/random.h"
-#include "index/compute_index.h"
+#include "feature/compute_index.h"
 #include "index/histogram.h"
 #include "index/index_book.h"
 #include "index/threshold.h"

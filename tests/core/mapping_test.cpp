@@ -4,11 +4,12 @@
 #include <cmath>
 
 #include "base/random.h"
+#include "feature/feature_kind.h"
 #include "legend/class_map.h"
 #include "mapping/distance_kernel.h"
 #include "mapping/make_map.h"
-#include "mapping/maximum_likelihood.h"
-#include "mapping/minimum_distance.h"
+#include "mapping/methods/maximum_likelihood.h"
+#include "mapping/methods/minimum_distance.h"
 #include "support/rasters.h"
 
 namespace zp {
@@ -64,14 +65,15 @@ int likelihoodByHand(const SignatureSet& set, const Eigen::VectorXd& x,
 TEST(MaximumLikelihood, AgreesWithADirectDoubleEvaluation) {
   for (size_t bands : {1u, 2u, 5u, 8u, 13u}) {
     const SignatureSet set = randomSignatures(bands, 7, 40 + bands);
-    MethodOptions options;
+    Json settings = Json::object();
     std::vector<double> priors(7, 1.0 / 7);
     if (bands == 5) {
       const double shares[] = {0.3, 0.1, 0.05, 0.2, 0.15, 0.1, 0.1};
       for (size_t c = 0; c < 7; ++c)
-        priors[c] = shares[c], options.priors[set.classes[c].code] = shares[c] * 10;
+        priors[c] = shares[c],
+        settings["priors"][std::to_string(set.classes[c].code)] = shares[c] * 10;
     }
-    const MaximumLikelihood method(set, options);
+    const MaximumLikelihood method(set, settings);
     Random random(bands);
     constexpr size_t n = 20003;  // not a whole number of vectors
     std::vector<std::vector<float>> x(bands, std::vector<float>(n));
@@ -123,11 +125,11 @@ TEST(MaximumLikelihood, BaselineAndV3Agree) {
 TEST(MaximumLikelihood, ConfidenceIsBayesRuleOverAllClasses) {
   const size_t bands = 4, classes = 5;
   const SignatureSet set = randomSignatures(bands, classes, 21);
-  MethodOptions options;
+  Json settings = Json::object();
   std::vector<double> priors;
   for (size_t c = 0; c < classes; ++c) {
     priors.push_back(static_cast<double>(c + 1) / 15);
-    options.priors[set.classes[c].code] = priors[c];
+    settings["priors"][std::to_string(set.classes[c].code)] = priors[c];
   }
   Random random(8);
   constexpr size_t n = 4099;
@@ -137,7 +139,7 @@ TEST(MaximumLikelihood, ConfidenceIsBayesRuleOverAllClasses) {
   x[1][7] = std::nanf("");
   std::vector<const float*> pointers;
   for (auto& band : x) pointers.push_back(band.data());
-  const MaximumLikelihood method(set, options);
+  const MaximumLikelihood method(set, settings);
   std::vector<uint16_t> codes(n), alone(n);
   std::vector<float> confidence(n);
   method.classify(pointers, n, codes.data(), confidence.data());
@@ -172,13 +174,12 @@ TEST(MaximumLikelihood, RejectsAndLeavesEmptyPixelsEmpty) {
   set.classes[0].mean << 0, 0;
   set.classes[1].mean << 10, 10;
   for (auto& c : set.classes) c.covariance = Eigen::MatrixXd::Identity(2, 2);
-  MethodOptions options;
-  options.set("reject", "3");
+  const Json settings = {{"reject", 3}};
   const std::vector<float> a{0, 10, 2.9f, 3.1f, NAN, 5}, b{0, 10, 0, 0, 0, 5};
   std::vector<uint16_t> codes(6);
-  MaximumLikelihood(set, options).classify({a.data(), b.data()}, 6, codes.data());
+  MaximumLikelihood(set, settings).classify({a.data(), b.data()}, 6, codes.data());
   EXPECT_EQ(codes, (std::vector<uint16_t>{1, 4, 1, 0, 0, 0}));
-  MaximumLikelihood(set, {}).classify({a.data(), b.data()}, 6, codes.data());
+  MaximumLikelihood(set).classify({a.data(), b.data()}, 6, codes.data());
   EXPECT_EQ(codes[3], 1);
   EXPECT_EQ(codes[4], 0);
   EXPECT_EQ(codes[5], 1);  // a tie goes to the first class
@@ -192,51 +193,98 @@ TEST(MinimumDistance, ByHand) {
   for (auto& c : set.classes) c.pixels = 1;  // needs no covariance
   const std::vector<float> a{1, 3, 0, 2, 50}, b{1, 0, 3, 0, 0};
   std::vector<uint16_t> codes(5);
-  MinimumDistance(set, {}).classify({a.data(), b.data()}, 5, codes.data());
+  MinimumDistance(set).classify({a.data(), b.data()}, 5, codes.data());
   EXPECT_EQ(codes, (std::vector<uint16_t>{1, 4, 7, 1, 4}));
-  MethodOptions options;
-  options.set("reject", "1.5");
-  MinimumDistance(set, options).classify({a.data(), b.data()}, 5, codes.data());
+  MinimumDistance(set, {{"reject", 1.5}}).classify({a.data(), b.data()}, 5, codes.data());
   EXPECT_EQ(codes[4], 0);
-  options.set("priors", "1:0.5,4:0.5");
-  EXPECT_NE(sentenceOf([&] { MinimumDistance(set, options); }).find("no priors"),
-            std::string::npos);
 }
 
 TEST(Methods, SayWhatIsWrong) {
   SignatureSet set = randomSignatures(5, 3, 2);
+  const auto likelihood = [&] { return sentenceOf([&] { MaximumLikelihood{set}; }); };
   set.classes[1].pixels = 5;
-  EXPECT_NE(sentenceOf([&] {
-              makeClassifier("maximum-likelihood", set, {});
-            }).find("“c1” has 5 training pixels, too few"),
-            std::string::npos);
+  EXPECT_NE(likelihood().find("“c1” has 5 training pixels, too few"), std::string::npos);
   set.classes[1].pixels = 50;
   set.classes[2].covariance.col(1) = set.classes[2].covariance.col(0);
   set.classes[2].covariance.row(1) = set.classes[2].covariance.row(0);
-  EXPECT_NE(sentenceOf([&] {
-              makeClassifier("maximum-likelihood", set, {});
-            }).find("“c2” do not vary enough"),
-            std::string::npos);
+  EXPECT_NE(likelihood().find("“c2” do not vary enough"), std::string::npos);
   set.classes.resize(1);
-  EXPECT_NE(
-      sentenceOf([&] { makeClassifier("minimum-distance", set, {}); }).find("at least two classes"),
-      std::string::npos);
-  EXPECT_NE(sentenceOf([&] {
-              makeClassifier("maximum-likelyhood", set, {});
-            }).find("“maximum-likelihood”"),
+  EXPECT_NE(sentenceOf([&] { MinimumDistance{set}; }).find("at least two classes"),
             std::string::npos);
-  MethodOptions options;
-  EXPECT_NE(sentenceOf([&] { options.set("rejekt", "1"); }).find("“reject”"), std::string::npos);
-  EXPECT_NE(sentenceOf([&] { options.set("priors", "1=2"); }).find("not a prior"),
+  EXPECT_NE(sentenceOf([&] { method("maximum-likelyhood"); }).find("“maximum-likelihood”"),
             std::string::npos);
-  EXPECT_NE(sentenceOf([&] { options.set("reject", "-1"); }).find("above 0"), std::string::npos);
+}
+
+TEST(Methods, AnIdWithoutAMethodIsNeverAnotherMethod) {
+  for (const char* id : {"", "minimum", "minimum-distance ", "Minimum distance", "forest"})
+    EXPECT_NE(sentenceOf([&] { method(id); }).find("There is no method"), std::string::npos) << id;
+}
+
+/// What holds of every method there is and will be.
+TEST(Methods, EachTellsWhatItIsAndComesBackFromItsOwnJson) {
+  Random random(12);
+  Samples samples;
+  samples.features = {"a", "b"};
+  samples.subclasses = {""};
+  samples.classes = {{2, "low", 60}, {7, "high", 60}};
+  for (int i = 0; i < 120; ++i) {
+    const double middle = i < 60 ? 0.2 : 0.8;
+    samples.values.push_back(static_cast<float>(middle + 0.05 * bellOf(random)));
+    samples.values.push_back(static_cast<float>(1 - middle + 0.05 * bellOf(random)));
+    samples.codes.push_back(i < 60 ? 2 : 7);
+    samples.areas.push_back(0);
+  }
+  std::vector<float> a, b;
+  for (int i = 0; i < 1000; ++i)
+    a.push_back(static_cast<float>(random.uniform())), b.push_back(1 - a.back());
+  a.push_back(NAN), b.push_back(0.5f);
+  std::set<std::string> ids;
+  for (const auto* m : methods()) {
+    EXPECT_TRUE(ids.insert(m->id).second) << m->id;
+    for (const auto* text : {&m->title, &m->about, &m->assumes, &m->fails, &m->source})
+      EXPECT_FALSE(text->empty()) << m->id;
+    for (const auto& p : m->parameters) EXPECT_FALSE(p.about.empty()) << m->id << " " << p.id;
+    const Json settings = settingsFrom(m->parameters, {}, m->title);
+    const auto trained = m->train(samples, settings, Progress());
+    EXPECT_EQ(trained->features(), 2u) << m->id;
+    EXPECT_EQ(trained->classes(), (std::vector<int>{2, 7})) << m->id;
+    std::vector<uint16_t> codes(a.size()), again(a.size());
+    trained->classify({a.data(), b.data()}, a.size(), codes.data());
+    const auto back = m->read(Json::parse(trained->toJson().dump()), settings);
+    back->classify({a.data(), b.data()}, a.size(), again.data());
+    EXPECT_EQ(codes, again) << m->id;
+    EXPECT_EQ(codes.back(), 0) << m->id;
+    size_t wrong = 0;
+    for (size_t i = 0; i + 1 < a.size(); ++i)
+      wrong += a[i] < 0.45f && codes[i] != 2 ? 1 : a[i] > 0.55f && codes[i] != 7 ? 1 : 0;
+    EXPECT_LE(wrong, 10u) << m->id;
+    std::vector<float> sure(a.size());
+    const auto ask = [&] {
+      trained->classify({a.data(), b.data()}, a.size(), again.data(), sure.data());
+    };
+    if (m->confidence)
+      EXPECT_NO_THROW(ask()) << m->id;
+    else
+      EXPECT_NE(sentenceOf(ask).find("no confidence"), std::string::npos) << m->id;
+    EXPECT_THROW(m->read(Json::object(), settings), std::exception) << m->id;
+  }
 }
 
 /// A scene of two covers with a few training areas.
 struct Small {
   Folder folder;
   Scene scene;
-  fs::path areas;
+  fs::path file;
+  std::vector<TrainingArea> areas() const {
+    return readTrainingAreas(file.string(), {"code", "name", ""}, scene.grid.crs);
+  }
+  FeatureReader reader(const std::string& bands = "") const {
+    const Scope scope(scene);
+    return FeatureReader(scope, makeFeatures(bandLines(bandsNamed(bands, scene), scene), scope));
+  }
+  Samples samples(const SampleLimit& limit = {}) const {
+    return drawSamples(reader(), areas(), legendOf(areas()), limit);
+  }
   Small() {
     const Grid g = metricGrid(40, 20);
     std::vector<std::vector<float>> bands(3, std::vector<float>(g.pixels()));
@@ -253,20 +301,20 @@ struct Small {
                   {500000 + x + w, 5000000 - y - w},
                   {500000 + x, 5000000 - y - w}};
     };
-    areas = writeAreas(folder / "t.gpkg", {{5, "left", box(0, 0, 60)},
-                                           {9, "right", box(300, 50, 80)},
-                                           {9, "right", box(320, 60, 40)}});
+    file = writeAreas(folder / "t.gpkg", {{5, "left", box(0, 0, 60)},
+                                          {9, "right", box(300, 50, 80)},
+                                          {9, "right", box(320, 60, 40)}});
   }
 };
 
 TEST(Signatures, PixelsMeansAndSpreads) {
   Small small;
-  const auto areas =
-      readTrainingAreas(small.areas.string(), {"code", "name", ""}, small.scene.grid.crs);
+  const auto areas = small.areas();
   const auto labels = labelPixels(areas, small.scene.grid);
   EXPECT_EQ(labels.pixels, 36u + 64u);  // the second area of class 9 lies in the first
   EXPECT_EQ(labels.conflicts, 0u);
-  const auto set = computeSignatures(small.scene, {}, labels, legendOf(areas));
+  const Samples samples = small.samples();
+  const auto set = signaturesOf(samples);
   ASSERT_EQ(set.classes.size(), 2u);
   EXPECT_EQ(set.classes[0].pixels, 35u);  // one is no data in nir
   EXPECT_EQ(set.classes[1].name, "right");
@@ -284,7 +332,7 @@ TEST(Signatures, PixelsMeansAndSpreads) {
 
 TEST(Signatures, APixelThatTwoClassesClaimIsDropped) {
   Small small;
-  auto areas = readTrainingAreas(small.areas.string(), {"code", "name", ""}, small.scene.grid.crs);
+  auto areas = small.areas();
   areas[2].code = 5;  // now inside an area of class 9
   const auto labels = labelPixels(areas, small.scene.grid);
   EXPECT_EQ(labels.conflicts, 16u);
@@ -321,39 +369,35 @@ TEST(TrainingAreas, BadInput) {
   const auto read = [&](const std::string& layer, const std::string& code) {
     return sentenceOf([&] { readTrainingAreas(layer, {code, "", ""}, small.scene.grid.crs); });
   };
-  EXPECT_NE(read(small.areas.string(), "kode").find("“code”"), std::string::npos);
-  EXPECT_NE(read(small.areas.string(), "name").find("is not a class code"), std::string::npos);
+  EXPECT_NE(read(small.file.string(), "kode").find("“code”"), std::string::npos);
+  EXPECT_NE(read(small.file.string(), "name").find("is not a class code"), std::string::npos);
   EXPECT_NE(sentenceOf([&] {
-              readTrainingAreas(small.areas.string(), {"code", "", ""}, "");
+              readTrainingAreas(small.file.string(), {"code", "", ""}, "");
             }).find("no reference system"),
             std::string::npos);
-  auto areas = readTrainingAreas(small.areas.string(), {"code", "", ""}, small.scene.grid.crs);
+  auto areas = small.areas();
   for (auto& a : areas)
     for (auto& p : a.shape.rings[0]) p.x += 1e6;
-  EXPECT_NE(sentenceOf([&] {
-              computeSignatures(small.scene, {}, labelPixels(areas, small.scene.grid), {});
-            }).find("No training area covers"),
-            std::string::npos);
+  EXPECT_NE(
+      sentenceOf([&] { drawSamples(small.reader(), areas, {}); }).find("No training area covers"),
+      std::string::npos);
 }
 
 TEST(MakeMap, TwoCoversAndTheSameBytesOnAnyThreads) {
   Small small;
-  const auto areas =
-      readTrainingAreas(small.areas.string(), {"code", "name", ""}, small.scene.grid.crs);
+  const auto areas = small.areas();
   const Legend legend = legendOf(areas);
-  const std::vector<size_t> bands{0, 1, 2};
-  const auto set =
-      computeSignatures(small.scene, bands, labelPixels(areas, small.scene.grid), legend);
-  const auto method = makeClassifier("maximum-likelihood", set, {});
-  makeMap(small.scene, bands, *method, legend, small.folder / "m.tif");
+  const auto classifier = trainMethod(method("maximum-likelihood"), small.samples());
+  const FeatureReader reader = small.reader();
+  makeMap(reader, *classifier, legend, small.folder / "m.tif");
   const auto codes = readCodes(small.folder / "m.tif");
   for (size_t i = 0; i < codes.size(); ++i) EXPECT_EQ(codes[i], i == 0 ? 0 : i % 40 < 20 ? 5 : 9);
   const oneapi::tbb::global_control one(oneapi::tbb::global_control::max_allowed_parallelism, 1);
-  makeMap(small.scene, bands, *method, legend, small.folder / "n.tif");
+  makeMap(reader, *classifier, legend, small.folder / "n.tif");
   EXPECT_EQ(codes, readCodes(small.folder / "n.tif"));
   EXPECT_NE(sentenceOf([&] {
-              makeMap(small.scene, {0, 1}, *method, legend, small.folder / "o.tif");
-            }).find("3 bands, but 2"),
+              makeMap(small.reader("1,2"), *classifier, legend, small.folder / "o.tif");
+            }).find("3 features, but 2"),
             std::string::npos);
 }
 
@@ -365,14 +409,16 @@ TEST(MakeMap, OnlyInsideAnOutline) {
   const SignatureSet set = randomSignatures(2, 2, 3);
   Legend legend;
   for (const auto& c : set.classes) legend.addMissing(c.code, c.name);
-  const auto classifier = makeClassifier("maximum-likelihood", set, {});
+  const MaximumLikelihood classifier(set);
   Layer inside;
   const Extent e = g.extent();
   inside.shapes = {
       {{{{e.left, e.top}, {e.left + 50, e.top}, {e.left + 50, e.top - 40}, {e.left, e.top - 40}}},
        {}}};
-  makeMap(scene, {0, 1}, *classifier, legend, folder / "m.tif", Progress(), folder / "c.tif",
-          &inside);
+  const Scope scope(scene);
+  FeatureReader reader(scope, makeFeatures({"band(1)", "band(2)"}, scope));
+  reader.keepInside(inside);
+  makeMap(reader, classifier, legend, folder / "m.tif", Progress(), folder / "c.tif");
   const auto codes = readCodes(folder / "m.tif");
   const auto sure = readFloats(folder / "c.tif");
   for (size_t i = 0; i < codes.size(); ++i) {
@@ -380,15 +426,6 @@ TEST(MakeMap, OnlyInsideAnOutline) {
     EXPECT_EQ(codes[i] != 0, in) << i;
     EXPECT_EQ(std::isnan(sure[i]), !in) << i;
   }
-}
-
-TEST(BandsFromText, OrderAndErrors) {
-  Small small;
-  EXPECT_EQ(bandsFromText("3,1", small.scene), (std::vector<size_t>{2, 0}));
-  EXPECT_EQ(bandsFromText("", small.scene).size(), 3u);
-  EXPECT_NE(sentenceOf([&] { bandsFromText("4", small.scene); }).find("1 to 3"), std::string::npos);
-  EXPECT_NE(sentenceOf([&] { bandsFromText("1,1", small.scene); }).find("twice"),
-            std::string::npos);
 }
 
 TEST(MaximumLikelihood, PriorsMoveTheBorderAndOnlyPixelsAtIt) {
@@ -406,14 +443,13 @@ TEST(MaximumLikelihood, PriorsMoveTheBorderAndOnlyPixelsAtIt) {
   }
   std::vector<float> ramp;
   for (int i = 0; i <= 600; ++i) ramp.push_back(0.01f * static_cast<float>(i));
-  const auto classify = [&](const MethodOptions& options) {
+  const auto classify = [&](const Json& settings) {
     std::vector<uint16_t> codes(ramp.size());
-    MaximumLikelihood(set, options).classify({ramp.data()}, ramp.size(), codes.data());
+    MaximumLikelihood(set, settings).classify({ramp.data()}, ramp.size(), codes.data());
     return codes;
   };
-  MethodOptions nine;
-  nine.priors = {{1, 0.9}, {2, 0.1}};
-  const auto equal = classify({}), weighted = classify(nine);
+  const Json nine = {{"priors", {{"1", 0.9}, {"2", 0.1}}}};
+  const auto equal = classify(Json::object()), weighted = classify(nine);
   const double border = 3 + 0.5 / 2 * std::log(9.0);
   size_t moved = 0;
   for (size_t i = 0; i < ramp.size(); ++i) {

@@ -254,7 +254,7 @@ TEST_F(RunSheet, WhatHasTheRightShapeAndCannotBeDoneIsASentenceToo) {
   };
   refused(
       {{"do", "map"}, {"scene", "s1"}, {"bands", Json::array()}, {"method", "minimum-distance"}},
-      "No band is chosen");
+      "No feature is chosen");
   refused({{"do", "sharpen"}, {"scene", "s1"}, {"sharp", "s2"}, {"bands", {77}}}, "no band 78");
   refused({{"do", "series"},
            {"scenes", Json::array()},

@@ -3,9 +3,9 @@
 #include <cmath>
 #include <random>
 
-#include "index/compute_index.h"
-#include "index/rules.h"
+#include "feature/compute_index.h"
 #include "index/window_statistics.h"
+#include "mapping/rules.h"
 #include "support/rasters.h"
 
 using namespace zp;

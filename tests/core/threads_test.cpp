@@ -9,14 +9,16 @@
 
 #include "base/pool.h"
 #include "base/random.h"
+#include "feature/compute_index.h"
+#include "feature/feature_kind.h"
 #include "grid/block_pipeline.h"
-#include "index/compute_index.h"
 #include "index/histogram.h"
 #include "index/threshold.h"
 #include "legend/class_map.h"
 #include "mapping/make_map.h"
 #include "scene/band_reader.h"
 #include "support/rasters.h"
+#include "training/signature.h"
 
 namespace zp {
 namespace {
@@ -65,19 +67,23 @@ TEST(Threads, EveryNumberOfThemGivesTheSameBytes) {
         {code, "", "", {{{{x, y}, {x + 900, y}, {x + 900, y - 900}, {x, y - 900}}}, {}}});
   }
   Legend two = legendOf(areas);
-  const auto signatures = computeSignatures(scene, {}, labelPixels(areas, scene.grid), two);
+  const FeatureReader reader(scope, makeFeatures({"band(1)", "band(2)", "index(ndvi)"}, scope));
   std::map<std::string, std::string> first;
   for (const int threads : {1, 2, 4})
     with(threads, [&] {
       const auto file = [&](const std::string& name) { return folder / name; };
       const auto statistics = computeIndex(scope, formula, "index", file("index.tif"));
       thresholdToClasses(file("index.tif"), 1, {0.4}, two, file("classes.tif"));
-      const auto classifier = makeClassifier("maximum-likelihood", signatures, {});
-      makeMap(scene, {0, 1, 2}, *classifier, two, file("map.tif"));
+      SampleLimit fewer;
+      fewer.perClass = 700;
+      const Samples samples = drawSamples(reader, areas, two, fewer);
+      const auto classifier = trainMethod(method("maximum-likelihood"), samples);
+      makeMap(reader, *classifier, two, file("map.tif"));
       const Histogram h = histogramOf(file("index.tif"), 1, 64);
       std::map<std::string, std::string> now{
           {"statistics", toJson(statistics).dump()},
           {"histogram", Json(h.bins).dump() + toJson(h.statistics).dump()},
+          {"signatures", toJson(signaturesOf(samples)).dump()},
           {"areas", toJson(classAreas(file("map.tif"), {})).dump()}};
       for (const char* name : {"index.tif", "classes.tif", "map.tif"}) {
         now[name] = textOf(file(name));
@@ -114,7 +120,7 @@ TEST(Threads, ManyReadOneReaderAtOnce) {
 TEST(Threads, BlocksAreReadOnAllCoresAndWrittenInOrder) {
   constexpr int kCores = 4;
   struct Block {
-    int x;
+    int x = -1;
   };
   std::mutex mutex;
   std::condition_variable changed;
@@ -122,18 +128,18 @@ TEST(Threads, BlocksAreReadOnAllCoresAndWrittenInOrder) {
   std::vector<Window> windows;
   for (int i = 0; i < 40; ++i) windows.push_back({i, 0, 1, 1});
   with(kCores, [&] {
-    runBlocks<Block>(
+    forEachBlock<Block>(
         windows, Progress(),
-        [&](Window w) {
+        [&](Window w, Block& b) {
           std::unique_lock lock(mutex);
           most = std::max(most, ++inside);
           changed.notify_all();
           changed.wait_for(lock, std::chrono::seconds(most < kCores ? 3 : 0),
                            [&] { return most >= kCores; });
           --inside;
-          return std::make_shared<Block>(Block{w.x});
+          b.x = w.x;
         },
-        [](Block&) {}, [&](Block& b) { EXPECT_EQ(b.x, ++last); });
+        [&](Block& b) { EXPECT_EQ(b.x, ++last); });
   });
   EXPECT_EQ(most, kCores);
   EXPECT_EQ(last, 39);

@@ -1,6 +1,7 @@
 #include "desks/accuracy/labelling_sheet.h"
 
 #include "base/error.h"
+#include "radar/decibels.h"
 #include "sampling/readings.h"
 #include "study/study.h"
 
@@ -344,7 +345,7 @@ void LabellingSheet::showPoint() {
           if (!(v > 0) && s.state == ValueState::BackscatterPower) continue;
           c.days << static_cast<double>(
               QDate::fromString(q(s.date), Qt::ISODate).startOfDay(Qt::UTC).toSecsSinceEpoch());
-          c.backscatter << (s.state == ValueState::BackscatterPower ? 10 * std::log10(v) : v);
+          c.backscatter << (s.state == ValueState::BackscatterPower ? toDecibels(v) : v);
         }
         return c;
       },

@@ -5,6 +5,7 @@
 #include "legend/class_map.h"
 #include "outline/scanline.h"
 #include "shell/find_widgets.h"
+#include "shell/index_title.h"
 #include "study/study_scope.h"
 #include "view/ramp.h"
 
@@ -31,11 +32,6 @@ Histogram histogramOfPart(const std::filesystem::path& file, std::vector<Shape> 
 }
 
 }  // namespace
-
-QString titleInLists(const IndexEntry& e) {
-  return e.abbreviation.empty() ? txt(e.title)
-                                : QString("%1 (%2)").arg(txt(e.title), q(e.abbreviation));
-}
 
 IndicesDesk::IndicesDesk(Workbench& bench, MapView& view, TileStore& tiles)
     : Desk(bench, view, txt("Indices")), tiles_(tiles), histogramJob_(this) {

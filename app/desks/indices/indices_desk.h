@@ -11,9 +11,6 @@
 namespace zp {
 
 /// An index of the book or a formula by hand, its live picture, its histogram and thresholds.
-/// "Moisture (NDMI)".
-QString titleInLists(const IndexEntry& entry);
-
 class IndicesDesk : public Desk {
   Q_OBJECT
  public:

@@ -1,7 +1,7 @@
 #include "desks/indices/rules_panel.h"
 
 #include "base/text.h"
-#include "index/rules.h"
+#include "mapping/rules.h"
 #include "study/study_scope.h"
 
 namespace zp {

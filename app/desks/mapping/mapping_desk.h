@@ -1,10 +1,12 @@
 #pragma once
 #include "desks/desk.h"
-#include "mapping/classifier.h"
+#include "desks/mapping/features_panel.h"
+#include "desks/settings_panel.h"
+#include "mapping/method.h"
 
 namespace zp {
 
-/// Which bands, which method, its parameters; the map and its areas.
+/// Which features, which method, its parameters; the map and its areas.
 class MappingDesk : public Desk {
   Q_OBJECT
  public:
@@ -13,24 +15,23 @@ class MappingDesk : public Desk {
   void forget() override;
 
  private:
-  void fillBands();
-  void fillPriors();
+  QWidget* methodRow();
   void fillAreas();
+  void tellState();
+  std::vector<LegendClass> trainedClasses() const;
   void chooseMethod(const std::string& id);
   void map();
   const Product* newestMap() const;
 
-  FlowLayout* bandChips_;
-  std::set<size_t> bands_;
-  std::string bandsOf_, method_ = "maximum-likelihood";
+  FeaturesPanel* features_;
+  SettingsPanel* settings_;
+  std::string method_;
+  std::map<std::string, Json> values_;  // of each method, as they were set last
   std::map<std::string, QPushButton*> methodChips_;
   std::map<std::string, Paragraph*> paragraphs_;
-  QComboBox* priors_;
-  QTableWidget *priorTable_, *areas_;
-  QWidget* priorRow_;
-  QLineEdit* reject_;
+  QTableWidget* areas_;
   QCheckBox* inside_;
-  QLabel *areaTitle_, *rejectUnit_;
+  QLabel* areaTitle_;
 };
 
 }  // namespace zp

@@ -1,3 +1,4 @@
+#include "grid/block_pipeline.h"
 #include "grid/raster_writer.h"
 #include "index/histogram.h"
 #include "scene/band_reader.h"
@@ -19,14 +20,10 @@ void copyValues(const Scene& scene, const BandFacts& band,
   spec.bands = {band};
   spec.metadata = metadata;
   RasterWriter writer(target, spec);
-  const auto windows = reader.windows();
-  BandBlock block;
-  for (size_t i = 0; i < windows.size(); ++i) {
-    reader.read(windows[i], block);
-    std::vector<float> values(block.band(0), block.band(0) + windows[i].pixels());
-    writer.write(1, windows[i], values);
-    progress.at(static_cast<double>(i + 1) / static_cast<double>(windows.size()));
-  }
+  reduceBlocks(reader, progress, [&](const BandBlock& b) {
+    std::vector<float> values = b.values;
+    writer.write(1, b.window, values);
+  });
   writer.finish();
 }
 

@@ -1,4 +1,4 @@
-#include "index/compute_index.h"
+#include "feature/compute_index.h"
 #include "study/steps/step_run.h"
 
 namespace zp {

@@ -1,4 +1,4 @@
-#include "index/rules.h"
+#include "mapping/rules.h"
 
 #include "study/steps/step_run.h"
 

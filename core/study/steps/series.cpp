@@ -3,7 +3,7 @@
 
 #include "base/error.h"
 #include "base/text.h"
-#include "index/compute_index.h"
+#include "feature/compute_index.h"
 #include "index/threshold.h"
 #include "legend/class_map.h"
 #include "outline/scanline.h"

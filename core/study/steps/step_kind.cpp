@@ -45,6 +45,7 @@ bool fits(const StepField& f, const Json& v) {
       return isText(v) && (f.choices.empty() || std::find(f.choices.begin(), f.choices.end(),
                                                           v.get<std::string>()) != f.choices.end());
     case Holds::Labels:
+    case Holds::Settings:
       return v.is_object();
     case Holds::File:
     case Holds::Scene:
@@ -70,6 +71,7 @@ bool fits(const StepField& f, const Json& v) {
       return v.is_array() && each(v, isWhole);
     case Holds::Codes:
       return v.is_object() && each(v, isWhole);
+    case Holds::Texts:
     case Holds::Scenes:
     case Holds::Products:
     case Holds::Layers:
@@ -106,6 +108,10 @@ std::string wordOf(Holds h) {
       return "a file";
     case Holds::Labels:
       return "the labels of a record";
+    case Holds::Texts:
+      return "a list of texts";
+    case Holds::Settings:
+      return "parameters of the method, each with its value";
     case Holds::Number:
       return "a number";
     case Holds::Whole:

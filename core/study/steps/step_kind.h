@@ -13,17 +13,19 @@ class StepRun;
 /// What a field of a step holds.
 enum class Holds {
   Text,
-  File,     // or FILE:LAYER; a relative one is below the study's folder
-  Number,   // or null: not given
-  Whole,    // not below 0
-  Numbers,  // a list
-  Indices,  // a list of whole numbers, not below 0
-  Shares,   // class code → share
-  Class,    // {name colour}
-  Classes,  // a list of them
-  Rules,    // a list of {when name colour}
-  Codes,    // what stands in a file → class code
-  Scene,    // the rest name something of the study, by its id
+  File,      // or FILE:LAYER; a relative one is below the study's folder
+  Number,    // or null: not given
+  Whole,     // not below 0
+  Numbers,   // a list
+  Indices,   // a list of whole numbers, not below 0
+  Shares,    // class code → share
+  Texts,     // a list
+  Settings,  // of a method: parameter → value
+  Class,     // {name colour}
+  Classes,   // a list of them
+  Rules,     // a list of {when name colour}
+  Codes,     // what stands in a file → class code
+  Scene,     // the rest name something of the study, by its id
   Scenes,
   Product,
   Products,

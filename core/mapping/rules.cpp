@@ -1,14 +1,13 @@
-#include "index/rules.h"
+#include "mapping/rules.h"
 
 #include <fmt/format.h>
 
 #include <cmath>
-#include <optional>
 
 #include "base/error.h"
+#include "feature/feature_reader.h"
+#include "feature/formula_feature.h"
 #include "grid/block_pipeline.h"
-#include "index/compute_index.h"
-#include "outline/scanline.h"
 
 namespace zp {
 namespace {
@@ -18,6 +17,19 @@ Legend legendOfRules(const std::vector<Rule>& rules, const LegendClass& otherwis
   for (const auto& r : rules) legend.add(r.cls);
   if (otherwise.code != 0) legend.add(otherwise);
   return legend;
+}
+
+/// `values[i]` are the n of condition i.
+void applyRules(const std::vector<Rule>& rules, uint16_t otherwise,
+                const std::vector<const float*>& values, size_t n, std::vector<uint16_t>& codes) {
+  codes.assign(n, otherwise);
+  for (size_t i = 0; i < n; ++i)
+    for (size_t r = 0; r < rules.size(); ++r) {
+      const float v = values[r][i];
+      if (v == 0) continue;
+      codes[i] = std::isnan(v) ? uint16_t{0} : static_cast<uint16_t>(rules[r].cls.code);
+      break;
+    }
 }
 
 }  // namespace
@@ -37,42 +49,21 @@ std::vector<Formula> parseRules(const std::vector<Rule>& rules,
   return formulas;
 }
 
-void applyRules(const std::vector<Rule>& rules, uint16_t otherwise,
-                const std::vector<std::vector<float>>& values, std::vector<uint16_t>& codes) {
-  const size_t n = values.empty() ? 0 : values[0].size();
-  codes.assign(n, otherwise);
-  for (size_t i = 0; i < n; ++i)
-    for (size_t r = 0; r < rules.size(); ++r) {
-      const float v = values[r][i];
-      if (v == 0) continue;
-      codes[i] = std::isnan(v) ? uint16_t{0} : static_cast<uint16_t>(rules[r].cls.code);
-      break;
-    }
-}
-
 void rulesToClasses(const Scope& scope, const std::vector<Rule>& rules,
                     const LegendClass& otherwise, const std::filesystem::path& temporary,
                     const Layer* inside, const Progress& progress) {
-  struct Block : FormulaReader::Block {
+  struct Block : FeatureBlock {
     std::vector<uint16_t> codes;
   };
-  const FormulaReader reader(scope, parseRules(rules, scope.names()));
-  std::optional<InsideMask> mask;
-  if (inside != nullptr) mask.emplace(inside->shapes, scope.grid);
+  FeatureReader reader(scope, formulaFeatures(parseRules(rules, scope.names()), scope));
+  if (inside != nullptr) reader.keepInside(*inside);
   RasterWriter writer(temporary,
                       classMapSpec(scope.grid, legendOfRules(rules, otherwise), "classes"));
-  runBlocks<Block>(
+  forEachBlock<Block>(
       reader.windows(), progress,
-      [&](Window w) {
-        auto b = std::make_shared<Block>();
-        reader.read(w, *b);
-        return b;
-      },
-      [&](Block& b) {
-        reader.compute(b);
-        if (mask)
-          for (auto& v : b.values) keepInside(*mask, b.window, v);
-        applyRules(rules, static_cast<uint16_t>(otherwise.code), b.values, b.codes);
+      [&](Window w, Block& b) {
+        reader.read(w, b);
+        applyRules(rules, static_cast<uint16_t>(otherwise.code), b.pointers(), w.pixels(), b.codes);
       },
       [&](Block& b) { writer.writeCodes(1, b.window, b.codes); });
   writer.finish();

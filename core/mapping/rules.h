@@ -22,12 +22,9 @@ struct Rule {
 std::vector<Formula> parseRules(const std::vector<Rule>& rules,
                                 const std::vector<std::string>& known);
 
-/// The class of each pixel: that of the first rule that holds, else `otherwise` (0: no class). No
-/// data in a condition that is reached gives no data. `values[i]` are those of condition i.
-void applyRules(const std::vector<Rule>& rules, uint16_t otherwise,
-                const std::vector<std::vector<float>>& values, std::vector<uint16_t>& codes);
-
-/// Writes the class map to `temporary`, on the scope's grid; `otherwise` may be absent (code 0).
+/// Writes the class map to `temporary`, on the scope's grid: each pixel has the class of the first
+/// rule that holds, else `otherwise`, which may be absent (code 0). No data in a condition that is
+/// reached gives no data.
 /// With `inside`, only pixels whose centre lies in one of its polygons.
 void rulesToClasses(const Scope& scope, const std::vector<Rule>& rules,
                     const LegendClass& otherwise, const std::filesystem::path& temporary,

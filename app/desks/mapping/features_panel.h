@@ -1,0 +1,53 @@
+#pragma once
+#include <set>
+
+#include "desks/settings_panel.h"
+#include "look/parts.h"
+#include "shell/workbench.h"
+
+namespace zp {
+
+/// What a map is made by: the bands of the scene, and features of any kind added to them, of this
+/// scene or another.
+class FeaturesPanel : public QWidget {
+  Q_OBJECT
+ public:
+  explicit FeaturesPanel(Workbench& bench, QWidget* parent = nullptr);
+
+  /// Of the scene in hand. Which are chosen is kept while it stays the same.
+  void refresh();
+  void forget();
+  /// The lines of those chosen (feature/feature_kind.h), and what the names in them stand for.
+  std::vector<std::string> lines() const;
+  std::map<std::string, std::string> with() const;
+
+ Q_SIGNALS:
+  void changed();
+  void said(const QString& sentence);
+
+ private:
+  struct Added {
+    std::string line;
+    QString title;
+    bool chosen = true;
+  };
+  void fillChips();
+  void fillSources();
+  void openAdding(bool open);
+  void showParameters();
+  void add();
+  const StudyScene* sourceScene() const;
+
+  Workbench& bench_;
+  FlowLayout* chips_;
+  QPushButton* open_;
+  QWidget* adding_;
+  QComboBox *kind_, *source_;
+  QLabel* about_;
+  SettingsPanel* settings_;
+  std::string scene_;
+  std::set<size_t> bands_;
+  std::vector<Added> added_;
+};
+
+}  // namespace zp
