@@ -1,7 +1,7 @@
 // Every trained method there is, each in the file pair of its name.
 #include "mapping/method.h"
 
-#define ZP_METHODS(of) of(maximumLikelihood) of(minimumDistance)
+#define ZP_METHODS(of) of(maximumLikelihood) of(mahalanobis) of(minimumDistance)
 
 namespace zp {
 

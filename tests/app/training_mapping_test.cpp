@@ -218,8 +218,9 @@ TEST_F(MappingDeskWindow, FeaturesOfAnyKindAndSceneAreAdded) {
   kind->setCurrentIndex(kind->findData("index"));
   d().settle();
   auto* index = d().find<QComboBox>("index");
-  index->setCurrentIndex(index->findData("ndvi"));
+  index->setCurrentIndex(index->findData("vegetation"));
   d().click("featureAdd");
+  EXPECT_TRUE(said().isEmpty()) << said().toStdString();
   d().click("addFeature");
   kind->setCurrentIndex(kind->findData("brightness"));
   ASSERT_GT(of->count(), 1);
@@ -230,13 +231,14 @@ TEST_F(MappingDeskWindow, FeaturesOfAnyKindAndSceneAreAdded) {
       << of->itemText(1).toStdString();
   // The same again is not added twice.
   d().click("addFeature");
+  d().settle();
   d().click("featureAdd");
   EXPECT_TRUE(said().contains("among them already")) << said().toStdString();
   d().click("featureNotNow");
   d().make("primary", "a map of two features");
   const Json& step = map().step;
   ASSERT_EQ(step["features"].size(), 2u);
-  EXPECT_EQ(step["features"][0], "index(ndvi)");
+  EXPECT_EQ(step["features"][0], "index(vegetation)");
   ASSERT_EQ(step["with"].size(), 1u);
   const std::string name = step["with"].begin().key();
   EXPECT_EQ(step["features"][1], "brightness of " + name);

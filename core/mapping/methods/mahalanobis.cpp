@@ -1,0 +1,82 @@
+#include "mapping/methods/mahalanobis.h"
+
+#include "base/cpu.h"
+#include "base/words.h"
+#include "mapping/winners.h"
+
+namespace zp {
+namespace {
+
+/// One covariance for all classes. With it a class of few pixels will do.
+SignatureSet pooled(SignatureSet set) {
+  if (set.classes.empty()) return set;
+  const auto n = static_cast<Eigen::Index>(set.bands.size());
+  Eigen::MatrixXd sum = Eigen::MatrixXd::Zero(n, n);
+  size_t pixels = 0;
+  for (const auto& c : set.classes) {
+    if (c.pixels < 2) continue;
+    sum += c.covariance * static_cast<double>(c.pixels - 1);
+    pixels += c.pixels - 1;
+  }
+  for (auto& c : set.classes) {
+    c.covariance = sum / static_cast<double>(std::max<size_t>(1, pixels));
+    c.pixels = pixels;
+  }
+  return set;
+}
+
+std::unique_ptr<Classifier> train(const Samples& samples, const Json& settings, const Progress&) {
+  return std::make_unique<Mahalanobis>(signaturesOf(samples), settings);
+}
+
+std::unique_ptr<Classifier> read(const Json& learned, const Json& settings) {
+  return std::make_unique<Mahalanobis>(signaturesFrom(learned), settings);
+}
+
+}  // namespace
+
+Mahalanobis::Mahalanobis(const SignatureSet& set, const Json& settings)
+    : signatures_(set),
+      classes_(gaussiansOf(settings.value("covariance", "own") == "pooled" ? pooled(set) : set)),
+      offsets_(set.classes.size()),
+      reject_(rejectOf(settings)) {}
+
+void Mahalanobis::classify(const std::vector<const float*>& values, size_t n,
+                           uint16_t* codes) const {
+  const auto kernel = cpuHasV3() ? &v3::likelihood : &baseline::likelihood;
+  writeWinners(kernel, classes_.model(offsets_), classes_.codes, reject_, values, n, codes);
+}
+
+namespace trained {
+extern const Method mahalanobis{
+    .id = "mahalanobis-distance",
+    .title = words("Mahalanobis distance"),
+    .about =
+        words("Gives each pixel the class whose mean is nearest, with each feature measured in "
+              "the spread of the class and what features share counted once."),
+    .assumes =
+        words("Classes are about equally common and equally wide; then it gives what maximum "
+              "likelihood gives, without leaning to narrow classes."),
+    .fails = words("When one class is much wider than its neighbours: it takes their pixels. One "
+                   "covariance for all classes helps, and needs fewer pixels a class."),
+    .source = words("Richards 2013, ch. 8"),
+    .parameters = {{.id = "covariance",
+                    .title = words("Covariance"),
+                    .about = words("The spread that distances are measured in: each class its own, "
+                                   "or one of all classes together."),
+                    .type = Parameter::Type::Choice,
+                    .initial = "own",
+                    .choices = {{"own", words("of each class")},
+                                {"pooled", words("of all classes")}}},
+                   {.id = "reject",
+                    .title = words("Reject beyond"),
+                    .about =
+                        words("In standard deviations from the class (Mahalanobis distance); 3 "
+                              "to 5 is usual. Pixels farther away stay without a class."),
+                    .lowest = 0,
+                    .unset = words("never: every pixel gets a class")}},
+    .train = &train,
+    .read = &read};
+}  // namespace trained
+
+}  // namespace zp
