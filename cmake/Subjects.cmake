@@ -45,3 +45,10 @@ function(zp_kernel target file)
     target_sources(${target} PRIVATE $<TARGET_OBJECTS:${object}>)
   endforeach()
 endfunction()
+
+# zp_precompiled(TARGET header...): what every file of a target includes is read once. The second
+# option lets ccache keep what was compiled with it.
+function(zp_precompiled target)
+  target_compile_options(${target} PRIVATE $<$<CXX_COMPILER_ID:GNU>:-fpch-preprocess>)
+  target_precompile_headers(${target} PRIVATE ${ARGN})
+endfunction()

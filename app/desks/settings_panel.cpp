@@ -137,6 +137,7 @@ SettingsPanel::Control SettingsPanel::shares(const Parameter& p, const Json& val
   for (int r = 0; r < table->rowCount(); ++r) {
     const auto& c = classes[static_cast<size_t>(r)];
     auto* name = new QTableWidgetItem(swatch(toQt(c.colour)), q(c.name));
+    name->setData(Qt::UserRole, c.code);
     name->setFlags(name->flags() & ~Qt::ItemIsEditable);
     table->setItem(r, 0, name);
     // Shares of one's own stay while the classes are the same; their names may have changed.

@@ -904,7 +904,12 @@ std::vector<FindOffer> MainWindow::offers() {
     for (const auto& e : indexBook())
       offer(titleInLists(e) + ", " + txt(e.name), txt("index"),
             [this, id = e.id] { goTo(1), indicesDesk_->choose(id); });
-    for (const auto* m : methods()) offer(txt(m->title), txt("method"), [this] { goTo(3); });
+    for (const auto* m : methods()) {
+      QStringList parameters;
+      for (const auto& p : m->parameters) parameters << txt(p.title);
+      offer(
+          txt(m->title), txt("method"), [this] { goTo(3); }, parameters.join(" "));
+    }
   }
   // Help paragraphs come after what can be done.
   for (const auto& e : indexBook())

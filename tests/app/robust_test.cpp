@@ -127,11 +127,13 @@ TEST_F(Robust, AnotherStudyWithAsManyClassesHasItsOwnPriors) {
   writeJson(other / "study.json", json);
   d().stage(3);
   choose("priors", "shares");
-  auto* table = d().find<QTableWidget>("priorTable");
+  auto* table = d().find<QTableWidget>("priorsTable");
   table->item(0, 1)->setText("77");
   ASSERT_TRUE(w().bench().open(q(other.string())));
   d().stage(3);
+  d().settle();
   choose("priors", "shares");
+  table = d().find<QTableWidget>("priorsTable");
   EXPECT_TRUE(table->item(0, 0)->text().startsWith("Renamed "));
   EXPECT_EQ(table->item(0, 0)->data(Qt::UserRole).toInt(), 21);
   EXPECT_NE(table->item(0, 1)->text(), "77");

@@ -220,12 +220,14 @@ TEST_F(MappingDeskWindow, FeaturesOfAnyKindAndSceneAreAdded) {
   auto* index = d().find<QComboBox>("index");
   index->setCurrentIndex(index->findData("vegetation"));
   d().click("featureAdd");
+  d().settle();
   EXPECT_TRUE(said().isEmpty()) << said().toStdString();
   d().click("addFeature");
   kind->setCurrentIndex(kind->findData("brightness"));
   ASSERT_GT(of->count(), 1);
   of->setCurrentIndex(1);
   d().click("featureAdd");
+  d().settle();
   EXPECT_EQ(d().find("added-1")->text(), "NDVI");
   EXPECT_TRUE(d().find("added-2")->text().startsWith("brightness of "))
       << of->itemText(1).toStdString();
@@ -233,6 +235,7 @@ TEST_F(MappingDeskWindow, FeaturesOfAnyKindAndSceneAreAdded) {
   d().click("addFeature");
   d().settle();
   d().click("featureAdd");
+  d().settle();
   EXPECT_TRUE(said().contains("among them already")) << said().toStdString();
   d().click("featureNotNow");
   d().make("primary", "a map of two features");

@@ -14,6 +14,8 @@ MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, tx
   for (const auto& [id, paragraph] : paragraphs_) body()->addWidget(paragraph);
   body()->addWidget(sectionLabel(txt("Parameters")));
   settings_ = new SettingsPanel;
+  // So that they are found by their names before one has been here.
+  settings_->offer(method(method_).parameters, Json::object(), {});
   body()->addWidget(settings_);
   inside_ = new QCheckBox(txt("Inside the study area only"));
   inside_->setObjectName("mapInside");
