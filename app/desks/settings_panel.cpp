@@ -91,9 +91,6 @@ SettingsPanel::Control SettingsPanel::field(const Parameter& p, const Json& valu
   auto* edit = new QLineEdit(q(textOf(p, value)));
   if (!p.unset.empty()) edit->setPlaceholderText(txt(p.unset));
   addRow(p, edit);
-  auto* note = secondLabel(txt(p.about));
-  note->setWordWrap(true);
-  layout_->addWidget(note);
   connect(edit, &QLineEdit::textChanged, this, &SettingsPanel::changed);
   return {p, [p, edit]() -> Json {
             const auto text = edit->text().trimmed().toStdString();

@@ -133,7 +133,11 @@ Features makeFeatures(const std::vector<std::string>& lines, const Scope& scope)
     if (std::find(before.begin(), before.end(), plain) != before.end())
       throw Error("“{}” is named twice; name each feature once.", plain);
     before.push_back(plain);
-    all.push_back(makeFeature(text, scope));
+    auto feature = makeFeature(text, scope);
+    for (size_t i = 0; i < all.size(); ++i)
+      if (feature->isPlane() && all[i]->isPlane() && feature->planes() == all[i]->planes())
+        throw Error("“{}” and “{}” are one band; name each feature once.", before[i], plain);
+    all.push_back(std::move(feature));
   }
   return all;
 }

@@ -22,6 +22,12 @@ Json asNow(const Json& json) {
   return now;
 }
 
+/// The library takes −1 for a large number.
+size_t countFrom(const Json& json) {
+  if (!json.is_number_unsigned()) throw Error("A count of the model is not a whole number.");
+  return json.get<size_t>();
+}
+
 }  // namespace
 
 Model trainModel(const FeatureReader& reader, const std::vector<std::string>& lines,
@@ -59,8 +65,8 @@ Model readModel(const std::filesystem::path& file) {
     m.settings = settingsFrom(how.parameters, json.at("settings"), how.title);
     m.features = json.at("features").get<std::vector<std::string>>();
     m.legend = legendFrom(json.at("legend"));
-    m.trainingPixels = json.at("training_pixels").get<size_t>();
-    m.conflicts = json.at("conflicts").get<size_t>();
+    m.trainingPixels = countFrom(json.at("training_pixels"));
+    m.conflicts = countFrom(json.at("conflicts"));
     m.classifier = how.read(json.at("learned"), m.settings);
   } catch (const Json::exception&) {
     throw Error("The model “{}” is not complete; train it again.", file.string());

@@ -100,7 +100,7 @@ void requireCovariances(const SignatureSet& set) {
   for (const auto& c : set.classes) {
     if (c.pixels <= bands)
       throw Error(
-          "“{}” has {} training pixel{}, too few for a covariance over {} bands; "
+          "“{}” has {} training pixel{}, too few for a covariance over {} features; "
           "draw at least {}, better {}.",
           c.name, c.pixels, c.pixels == 1 ? "" : "s", bands, bands + 1, 10 * bands);
     // Bands that repeat each other leave a pivot that is nothing but rounding; of correlations, for
@@ -111,7 +111,7 @@ void requireCovariances(const SignatureSet& set) {
     if (!(sd.minCoeff() > 0) || !(ldlt.vectorD().minCoeff() > 1e-12))
       throw Error(
           "The training pixels of “{}” do not vary enough for a covariance over "
-          "these bands; leave out bands that repeat others or draw more areas.",
+          "these features; leave out ones that repeat others or draw more areas.",
           c.name);
   }
 }
@@ -166,6 +166,7 @@ SignatureSet signaturesFrom(const Json& json) {
       s.name = c.at("name").get<std::string>();
       s.pixels = c.at("pixels").get<size_t>();
       s.mean = vector(c.at("mean"));
+      if (!s.mean.allFinite()) throw Error("The signature of “{}” has no mean.", s.name);
       s.min = vector(c.at("min"));
       s.max = vector(c.at("max"));
       s.covariance.resize(static_cast<Eigen::Index>(n), static_cast<Eigen::Index>(n));

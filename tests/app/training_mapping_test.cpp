@@ -1,6 +1,7 @@
 // The Training and Mapping desks, worked by mouse and keys on the demo study.
 #include "legend/class_map.h"
 #include "outline/layer.h"
+#include "shell/facts.h"
 #include "support/rasters.h"
 #include "window_fixture.h"
 
@@ -247,6 +248,9 @@ TEST_F(MappingDeskWindow, FeaturesOfAnyKindAndSceneAreAdded) {
   EXPECT_EQ(step["features"][1], "brightness of " + name);
   bool recorded = false;
   for (const auto& i : map().inputs) recorded = recorded || i.id == step["with"][name];
+  const QString facts = QTextDocumentFragment::fromHtml(factsOf(s(), q(map().id))).toPlainText();
+  EXPECT_TRUE(facts.contains("NDVI") && facts.contains("Brightness")) << facts.toStdString();
+  EXPECT_FALSE(facts.contains("index(")) << facts.toStdString();
   EXPECT_TRUE(recorded);  // the other scene is an input: the map goes out of date with it
   // Set aside, a feature stays at hand.
   d().click("added-2");
@@ -256,18 +260,20 @@ TEST_F(MappingDeskWindow, FeaturesOfAnyKindAndSceneAreAdded) {
 }
 
 TEST_F(MappingDeskWindow, EveryMethodExplainsItselfInPlace) {
+  auto* opener = d().find<QToolButton>("explainMethod");
   for (const auto* m : methods()) {
-    auto* opener = d().find<QToolButton>("explain-" + q(m->id));
-    const auto shown = [&] {
+    d().click("method-" + q(m->id));
+    const auto shown = [&](const std::string& text) {
       for (auto* l : w().findChildren<QLabel*>())
-        if (l->isVisible() && l->text().contains(q(m->assumes))) return true;
+        if (l->isVisible() && l->text().contains(q(text))) return true;
       return false;
     };
-    EXPECT_FALSE(shown());
+    EXPECT_FALSE(shown(m->assumes));
     QTest::mouseClick(opener, Qt::LeftButton);
-    EXPECT_TRUE(shown()) << m->id;
+    EXPECT_TRUE(shown(m->assumes)) << m->id;
+    for (const auto& p : m->parameters) EXPECT_TRUE(shown(p.about)) << m->id << " " << p.id;
     QTest::mouseClick(opener, Qt::LeftButton);
-    EXPECT_FALSE(shown());
+    EXPECT_FALSE(shown(m->assumes));
   }
 }
 

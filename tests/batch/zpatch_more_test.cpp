@@ -143,7 +143,7 @@ TEST_F(ZpatchInputs, TrainingOutsideTheSceneOrWithTooFewPixels) {
   EXPECT_EQ(run("map s.tif --training few.gpkg --code code --name name --method maximum-likelihood "
                 "--out m.tif"),
             1);
-  EXPECT_NE(err().find("“few” has 1 training pixel, too few for a covariance over 3 bands; draw at "
+  EXPECT_NE(err().find("“few” has 1 training pixel, too few for a covariance over 3 features; draw at "
                        "least 4, better 30."),
             std::string::npos)
       << err();

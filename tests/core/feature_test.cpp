@@ -127,6 +127,8 @@ TEST(Features, DecibelsOfPowerAndOfDecibels) {
     EXPECT_NEAR(decibels[i], 10 * std::log10(static_cast<double>(power[i])), 1e-4);
   d.scope.scenes[2].scene.state = ValueState::BackscatterDecibels;
   EXPECT_EQ(of(), power);
+  d.scope.scenes[2].scene.state = ValueState::Unknown;  // power is never below zero
+  EXPECT_EQ(of(), decibels);
   EXPECT_NE(d.wrong("decibels(nir)").find("not known to hold backscatter"), std::string::npos);
 }
 
@@ -187,6 +189,7 @@ TEST(Features, SayWhatIsWrong) {
   has(d.wrong("brightness(dark)"), "one of all, visible");
   has(d.wrong("brightness(visible) of radar"), "no blue, green or red band");
   has(sentenceOf([&] { makeFeatures({"band(nir)", "band( nir )"}, d.scope); }), "named twice");
+  has(sentenceOf([&] { makeFeatures({"band(nir)", "band(2)"}, d.scope); }), "are one band");
   has(sentenceOf([&] { FeatureReader(d.scope, {}); }), "No feature");
 }
 

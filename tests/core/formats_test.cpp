@@ -132,6 +132,8 @@ TEST(Model, SaysWhatIsWrong) {
   has(recoded(0, 0), "class 0");
   has(recoded(1, 9), "no legend entry for class 9");
   has(refusal([](Json& j) { j["settings"]["priors"]["water"] = 1; }), "water");
+  has(refusal([](Json& j) { j["training_pixels"] = -4; }), "not a whole number");
+  has(refusal([](Json& j) { j["learned"]["classes"][0]["mean"][0] = nullptr; }), "has no mean");
   has(refusal([](Json& j) { j["settings"]["trees"] = 5; }), "no parameter “trees”");
   has(refusal([](Json& j) { j["settings"]["reject"] = "far"; }), "a number above 0");
   has(refusal([](Json& j) { j["features"].push_back("band(green)"); }), "names 3 features");

@@ -14,9 +14,9 @@ FeaturesPanel::FeaturesPanel(Workbench& bench, QWidget* parent) : QWidget(parent
   chips_ = new FlowLayout(6);
   box->setLayout(chips_);
   layout->addWidget(box);
-  open_ = linkButton(txt("Add a feature"));
+  open_ = linkButton(txt("Add…"));
   open_->setObjectName("addFeature");
-  layout->addWidget(open_, 0, Qt::AlignLeft);
+  open_->setToolTip(txt("A feature of another kind, or of another scene"));
 
   adding_ = new QWidget;
   auto* inside = new QVBoxLayout(adding_);
@@ -25,6 +25,7 @@ FeaturesPanel::FeaturesPanel(Workbench& bench, QWidget* parent) : QWidget(parent
   kind_ = new QComboBox;
   kind_->setObjectName("featureKind");
   for (const auto* k : featureKinds()) kind_->addItem(txt(k->title), q(k->id));
+  kind_->setCurrentIndex(kind_->findData("index"));  // the bands stand there already
   source_ = new LongChoice;
   source_->setObjectName("featureOf");
   inside->addWidget(fieldRow(txt("Kind"), {kind_}));
@@ -77,8 +78,7 @@ void FeaturesPanel::refresh() {
 
 void FeaturesPanel::fillChips() {
   while (auto* item = chips_->takeAt(0)) {
-    item->widget()->hide();
-    item->widget()->deleteLater();
+    if (item->widget() != open_) item->widget()->hide(), item->widget()->deleteLater();
     delete item;
   }
   const auto* s = bench_.currentScene();
@@ -106,12 +106,13 @@ void FeaturesPanel::fillChips() {
     });
     chips_->addWidget(c);
   }
+  chips_->addWidget(open_);
 }
 
 void FeaturesPanel::openAdding(bool open) {
   adding_->setVisible(open);
   open_->setVisible(!open);
-  if (open) fillSources();
+  if (open) fillSources(), kind_->setFocus();
 }
 
 /// The scene in hand first, then what else has a name in formulas.

@@ -9,10 +9,15 @@ MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, tx
   body()->addWidget(sectionLabel(txt("Features")));
   features_ = new FeaturesPanel(bench);
   body()->addWidget(features_);
-  body()->addWidget(sectionLabel(txt("Method")));
+  explanation_ = new Paragraph("");
+  explanation_->opener()->setObjectName("explainMethod");
+  auto* title = new QHBoxLayout;
+  title->addWidget(sectionLabel(txt("Method")));
+  title->addWidget(explanation_->opener());
+  title->addStretch();
+  body()->addLayout(title);
   body()->addWidget(methodRow());
-  for (const auto& [id, paragraph] : paragraphs_) body()->addWidget(paragraph);
-  body()->addWidget(sectionLabel(txt("Parameters")));
+  body()->addWidget(explanation_);
   settings_ = new SettingsPanel;
   // So that they are found by their names before one has been here.
   settings_->offer(method(method_).parameters, Json::object(), {});
@@ -45,17 +50,22 @@ QWidget* MappingDesk::methodRow() {
     auto* b = chip(txt(m->title));
     b->setObjectName("method-" + q(m->id));
     methodChips_[m->id] = b;
-    auto* paragraph =
-        new Paragraph(QString("<p>%1</p><p><b>%2</b> %3</p><p><b>%4</b> %5</p><p><i>%6</i></p>")
-                          .arg(txt(m->about), txt("Assumes:"), txt(m->assumes), txt("Fails:"),
-                               txt(m->fails), txt(m->source)));
-    paragraph->opener()->setObjectName("explain-" + q(m->id));
-    paragraphs_[m->id] = paragraph;
     row->layout()->addWidget(b);
-    row->layout()->addWidget(paragraph->opener());
     connect(b, &QPushButton::clicked, this, [this, id = m->id] { chooseMethod(id); });
   }
   return row;
+}
+
+/// The chosen method and each of its parameters.
+QString MappingDesk::explanation() const {
+  const Method& m = method(method_);
+  const auto paragraph = [](const QString& head, const QString& text) {
+    return QString("<p><b>%1</b> %2</p>").arg(head, text);
+  };
+  QString html = "<p>" + txt(m.about) + "</p>";
+  html += paragraph(txt("Assumes:"), txt(m.assumes)) + paragraph(txt("Fails:"), txt(m.fails));
+  for (const auto& p : m.parameters) html += paragraph(txt(p.title) + ":", txt(p.about));
+  return html + "<p><i>" + txt(m.source) + "</i></p>";
 }
 
 void MappingDesk::forget() {
@@ -92,6 +102,7 @@ std::vector<LegendClass> MappingDesk::trainedClasses() const {
 void MappingDesk::chooseMethod(const std::string& id) {
   method_ = id;
   for (const auto& [name, b] : methodChips_) b->setChecked(name == id);
+  explanation_->setText(explanation());
   const Json values = values_[id];
   const auto* s = bench_.currentScene();
   settings_->offer(method(id).parameters, values.is_null() ? Json::object() : values,

@@ -16,6 +16,7 @@ class MappingDesk : public Desk {
 
  private:
   QWidget* methodRow();
+  QString explanation() const;
   void fillAreas();
   void tellState();
   std::vector<LegendClass> trainedClasses() const;
@@ -28,7 +29,7 @@ class MappingDesk : public Desk {
   std::string method_;
   std::map<std::string, Json> values_;  // of each method, as they were set last
   std::map<std::string, QPushButton*> methodChips_;
-  std::map<std::string, Paragraph*> paragraphs_;
+  Paragraph* explanation_;
   QTableWidget* areas_;
   QCheckBox* inside_;
   QLabel* areaTitle_;

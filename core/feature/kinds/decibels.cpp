@@ -28,12 +28,15 @@ class Decibels : public Feature {
 std::shared_ptr<const Feature> make(const Scope& scope, size_t scene, const Json& settings) {
   const Scene& s = scope.scenes[scene].scene;
   const size_t band = bandNamed(s, settings.at("band"));
-  if (s.state != ValueState::BackscatterPower && s.state != ValueState::BackscatterDecibels)
+  // What nobody has said yet is plain from the numbers, mostly.
+  const ValueState state =
+      s.state == ValueState::Unknown && s.isRadar() ? recogniseBackscatter(s) : s.state;
+  if (state != ValueState::BackscatterPower && state != ValueState::BackscatterDecibels)
     throw Error(
         "“{}” is not known to hold backscatter, as power or in decibels; say what its values are.",
         s.name);
   return std::make_shared<Decibels>(s.bands[band].name + " dB", FeaturePlane{scene, band},
-                                    s.state == ValueState::BackscatterPower);
+                                    state == ValueState::BackscatterPower);
 }
 
 }  // namespace
