@@ -3,40 +3,18 @@
 #include <Eigen/Dense>
 #include <cmath>
 
-#include "base/random.h"
 #include "support/rasters.h"
+#include "support/signatures.h"
 
 namespace zp {
 namespace {
 
 using namespace zp::testing;
 
-double bellOf(Random& random) {
-  double s = -6;
-  for (int i = 0; i < 12; ++i) s += random.uniform();
-  return s;
-}
-
-SignatureSet signatures(size_t features, size_t classes, uint64_t seed) {
-  Random random(seed);
-  SignatureSet set;
-  const auto n = static_cast<Eigen::Index>(features);
-  for (size_t f = 0; f < features; ++f) set.bands.push_back("f" + std::to_string(f));
-  for (size_t c = 0; c < classes; ++c) {
-    Signature s;
-    s.code = static_cast<int>(2 * c + 1);
-    s.name = "class " + std::to_string(s.code);
-    s.pixels = 50 + 100 * c;
-    s.mean = Eigen::VectorXd(n);
-    Eigen::MatrixXd a(n, n);
-    for (Eigen::Index i = 0; i < n; ++i) {
-      s.mean[i] = 0.3 + 0.05 * bellOf(random);
-      for (Eigen::Index j = 0; j < n; ++j) a(i, j) = 0.03 * bellOf(random);
-    }
-    s.covariance = a * a.transpose() + 1e-4 * Eigen::MatrixXd::Identity(n, n);
-    s.min = s.max = s.mean;
-    set.classes.push_back(s);
-  }
+/// Classes of different sizes, so that they weigh differently in a pooled covariance.
+SignatureSet sized(size_t features, size_t classes, uint64_t seed) {
+  SignatureSet set = randomSignatures(features, classes, seed);
+  for (size_t c = 0; c < classes; ++c) set.classes[c].pixels = 50 + 100 * c;
   return set;
 }
 
@@ -62,14 +40,14 @@ int nearestByHand(const SignatureSet& set, const Eigen::VectorXd& x, bool pooled
 TEST(Mahalanobis, AgreesWithADirectDoubleEvaluation) {
   for (const bool pooled : {false, true})
     for (const size_t features : {1u, 3u, 6u, 9u}) {
-      const SignatureSet set = signatures(features, 6, 70 + features);
+      const SignatureSet set = sized(features, 6, 70 + features);
       const Mahalanobis method(set, {{"covariance", pooled ? "pooled" : "own"}});
       Random random(features);
       constexpr size_t n = 10007;
       std::vector<std::vector<float>> x(features, std::vector<float>(n));
       std::vector<const float*> values;
       for (auto& f : x) {
-        for (auto& v : f) v = static_cast<float>(0.3 + 0.1 * bellOf(random));
+        for (auto& v : f) v = static_cast<float>(0.2 + 0.1 * bellOf(random));
         values.push_back(f.data());
       }
       std::vector<uint16_t> codes(n);
@@ -85,19 +63,19 @@ TEST(Mahalanobis, AgreesWithADirectDoubleEvaluation) {
 }
 
 TEST(Mahalanobis, RejectIsThatDistance) {
-  SignatureSet set = signatures(1, 2, 1);
+  SignatureSet set = sized(1, 2, 1);
   set.classes[0].mean << 0, set.classes[1].mean << 100;
   set.classes[0].covariance << 4, set.classes[1].covariance << 4;
   const std::vector<float> x{0, 5.9f, 6.1f, 93.9f, 94.1f, NAN};
   std::vector<uint16_t> codes(x.size());
   Mahalanobis(set, {{"reject", 3}}).classify({x.data()}, x.size(), codes.data());
-  EXPECT_EQ(codes, (std::vector<uint16_t>{1, 1, 0, 0, 3, 0}));
+  EXPECT_EQ(codes, (std::vector<uint16_t>{1, 1, 0, 0, 4, 0}));
 }
 
 TEST(Mahalanobis, OneCovarianceForAllNeedsFewPixelsAClass) {
-  SignatureSet set = signatures(5, 3, 4);
+  SignatureSet set = sized(5, 3, 4);
   set.classes[1].pixels = 2;
-  EXPECT_NE(sentenceOf([&] { Mahalanobis{set}; }).find("“class 3” has 2 training pixels"),
+  EXPECT_NE(sentenceOf([&] { Mahalanobis{set}; }).find("“c1” has 2 training pixels"),
             std::string::npos);
   EXPECT_NO_THROW(Mahalanobis(set, {{"covariance", "pooled"}}));
 }

@@ -2,7 +2,6 @@
 
 #include "base/cpu.h"
 #include "base/words.h"
-#include "mapping/winners.h"
 
 namespace zp {
 namespace {
@@ -25,21 +24,12 @@ SignatureSet pooled(SignatureSet set) {
   return set;
 }
 
-std::unique_ptr<Classifier> train(const Samples& samples, const Json& settings, const Progress&) {
-  return std::make_unique<Mahalanobis>(signaturesOf(samples), settings);
-}
-
-std::unique_ptr<Classifier> read(const Json& learned, const Json& settings) {
-  return std::make_unique<Mahalanobis>(signaturesFrom(learned), settings);
-}
-
 }  // namespace
 
 Mahalanobis::Mahalanobis(const SignatureSet& set, const Json& settings)
-    : signatures_(set),
+    : BySignatures(set, settings),
       classes_(gaussiansOf(settings.value("covariance", "own") == "pooled" ? pooled(set) : set)),
-      offsets_(set.classes.size()),
-      reject_(rejectOf(settings)) {}
+      offsets_(set.classes.size()) {}
 
 void Mahalanobis::classify(const std::vector<const float*>& values, size_t n,
                            uint16_t* codes) const {
@@ -75,8 +65,8 @@ extern const Method mahalanobis{
                               "to 5 is usual. Pixels farther away stay without a class."),
                     .lowest = 0,
                     .unset = words("never: every pixel gets a class")}},
-    .train = &train,
-    .read = &read};
+    .train = &BySignatures::train<Mahalanobis>,
+    .read = &BySignatures::read<Mahalanobis>};
 }  // namespace trained
 
 }  // namespace zp

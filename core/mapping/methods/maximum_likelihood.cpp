@@ -7,7 +7,6 @@
 #include "base/cpu.h"
 #include "base/error.h"
 #include "base/words.h"
-#include "mapping/winners.h"
 
 namespace zp {
 namespace {
@@ -26,18 +25,10 @@ double priorOf(const Signature& s, const SignatureSet& set, const Json& settings
   return shareOf(s) / sum;
 }
 
-std::unique_ptr<Classifier> train(const Samples& samples, const Json& settings, const Progress&) {
-  return std::make_unique<MaximumLikelihood>(signaturesOf(samples), settings);
-}
-
-std::unique_ptr<Classifier> read(const Json& learned, const Json& settings) {
-  return std::make_unique<MaximumLikelihood>(signaturesFrom(learned), settings);
-}
-
 }  // namespace
 
 MaximumLikelihood::MaximumLikelihood(const SignatureSet& set, const Json& settings)
-    : signatures_(set), classes_(gaussiansOf(set)), reject_(rejectOf(settings)) {
+    : BySignatures(set, settings), classes_(gaussiansOf(set)) {
   for (size_t c = 0; c < set.classes.size(); ++c)
     offsets_.push_back(static_cast<float>(std::log(priorOf(set.classes[c], set, settings)) -
                                           classes_.halfLogDeterminants[c]));
@@ -102,8 +93,8 @@ extern const Method maximumLikelihood{
           .lowest = 0,
           .unset = words("never: every pixel gets a class")}},
     .confidence = true,
-    .train = &train,
-    .read = &read};
+    .train = &BySignatures::train<MaximumLikelihood>,
+    .read = &BySignatures::read<MaximumLikelihood>};
 }  // namespace trained
 
 }  // namespace zp

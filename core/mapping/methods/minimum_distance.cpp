@@ -2,23 +2,10 @@
 
 #include "base/cpu.h"
 #include "base/words.h"
-#include "mapping/winners.h"
 
 namespace zp {
-namespace {
-
-std::unique_ptr<Classifier> train(const Samples& samples, const Json& settings, const Progress&) {
-  return std::make_unique<MinimumDistance>(signaturesOf(samples), settings);
-}
-
-std::unique_ptr<Classifier> read(const Json& learned, const Json& settings) {
-  return std::make_unique<MinimumDistance>(signaturesFrom(learned), settings);
-}
-
-}  // namespace
-
 MinimumDistance::MinimumDistance(const SignatureSet& set, const Json& settings)
-    : signatures_(set), reject_(rejectOf(settings)) {
+    : BySignatures(set, settings) {
   requireBandsAndClasses(set);
   for (const auto& s : set.classes) {
     codes_.push_back(static_cast<uint16_t>(s.code));
@@ -51,8 +38,8 @@ extern const Method minimumDistance{
                                    "farther away stay without a class."),
                     .lowest = 0,
                     .unset = words("never: every pixel gets a class")}},
-    .train = &train,
-    .read = &read};
+    .train = &BySignatures::train<MinimumDistance>,
+    .read = &BySignatures::read<MinimumDistance>};
 }  // namespace trained
 
 }  // namespace zp
