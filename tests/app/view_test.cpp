@@ -313,7 +313,7 @@ TEST_F(FindWindow, CommandsOutlinesAndHelpAreFound) {
   QTest::keyClick(w().trail().find(), Qt::Key_Return);
   EXPECT_TRUE(s().outlines[1].shown);
   // A paragraph is found by what it says, and opens in place.
-  list = find("covariance");
+  list = find("full covariance");
   ASSERT_TRUE(list->item(0)->text().contains("help"));
   QTest::keyClick(w().trail().find(), Qt::Key_Return);
   EXPECT_TRUE(d().find<QLabel>("factSheet")->text().contains("covariance"));
