@@ -174,7 +174,7 @@ TEST_F(OnX, ACardIsDraggedOntoTheViewAndThePictureIsPanned) {
 TEST_F(OnX, FindIsTypedIntoAndWhatItExplainsLetsGo) {
   press("ctrl+k");
   ASSERT_TRUE(inTime([&] { return w().trail().find()->hasFocus(); }));
-  type("covariance");
+  type("full covariance");
   auto* list = w().findChild<QListWidget*>("findList");
   ASSERT_TRUE(inTime([&] { return list->isVisible() && list->count() > 0; }));
   press("Return");
