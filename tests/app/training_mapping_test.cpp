@@ -259,6 +259,21 @@ TEST_F(MappingDeskWindow, FeaturesOfAnyKindAndSceneAreAdded) {
   EXPECT_FALSE(map().step.contains("with"));
 }
 
+TEST_F(MappingDeskWindow, WhatIsBeingTypedStaysWhenTheStudyChangesMeanwhile) {
+  auto* reject = d().find<QLineEdit>("reject");
+  d().press("reject", "-");
+  d().click("addFeature");
+  auto* kind = d().find<QComboBox>("featureKind");
+  kind->setCurrentIndex(kind->findData("formula"));
+  d().settle();
+  d().press("formula", "nir /");
+  w().findChild<MappingDesk*>()->refresh();  // as when a job ends
+  d().settle();
+  EXPECT_EQ(d().find<QLineEdit>("reject"), reject);
+  EXPECT_EQ(reject->text(), "-");
+  EXPECT_EQ(d().find<QLineEdit>("formula")->text(), "nir /");
+}
+
 TEST_F(MappingDeskWindow, EveryMethodExplainsItselfInPlace) {
   auto* opener = d().find<QToolButton>("explainMethod");
   for (const auto* m : methods()) {

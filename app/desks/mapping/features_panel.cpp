@@ -52,6 +52,7 @@ FeaturesPanel::FeaturesPanel(Workbench& bench, QWidget* parent) : QWidget(parent
 
 void FeaturesPanel::forget() {
   scene_.clear();
+  settingsOf_.clear();
   added_.clear();
   openAdding(false);
 }
@@ -117,13 +118,18 @@ void FeaturesPanel::openAdding(bool open) {
 
 /// The scene in hand first, then what else has a name in formulas.
 void FeaturesPanel::fillSources() {
+  QList<std::pair<QString, QString>> now{{txt("this scene"), QString()}}, there;
+  for (const auto& [name, id] : formulaNames(bench_.study()))
+    for (const auto& s : bench_.study().scenes)
+      if (s.id == id && id != scene_) now.append({nameWithDate(s.scene), q(name)});
+  for (int i = 0; i < source_->count(); ++i)
+    there.append({source_->itemText(i), source_->itemData(i).toString()});
+  if (now == there && settingsOf_ == scene_) return;  // what is being typed stays
+  settingsOf_ = scene_;
   const QSignalBlocker quiet(source_);
   const QString before = source_->currentData().toString();
   source_->clear();
-  source_->addItem(txt("this scene"), QString());
-  for (const auto& [name, id] : formulaNames(bench_.study()))
-    for (const auto& s : bench_.study().scenes)
-      if (s.id == id && id != scene_) source_->addItem(nameWithDate(s.scene), q(name));
+  for (const auto& [title, name] : now) source_->addItem(title, name);
   source_->setCurrentIndex(std::max(0, source_->findData(before)));
   showParameters();
 }

@@ -45,7 +45,7 @@ class FeaturesPanel : public QWidget {
   QComboBox *kind_, *source_;
   QLabel* about_;
   SettingsPanel* settings_;
-  std::string scene_;
+  std::string scene_, settingsOf_;  // the scene in hand, and that of the parameters shown
   std::set<size_t> bands_;
   std::vector<Added> added_;
 };

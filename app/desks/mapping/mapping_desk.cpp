@@ -71,6 +71,7 @@ QString MappingDesk::explanation() const {
 void MappingDesk::forget() {
   features_->forget();
   values_.clear();
+  offeredFor_.clear();
 }
 
 void MappingDesk::refresh() {
@@ -103,11 +104,23 @@ void MappingDesk::chooseMethod(const std::string& id) {
   method_ = id;
   for (const auto& [name, b] : methodChips_) b->setChecked(name == id);
   explanation_->setText(explanation());
-  const Json values = values_[id];
-  const auto* s = bench_.currentScene();
-  settings_->offer(method(id).parameters, values.is_null() ? Json::object() : values,
-                   {trainedClasses(), &s->scene});
+  offerSettings();
   tellState();
+}
+
+/// Anew only for another method, scene or classes: what is being typed stays otherwise.
+void MappingDesk::offerSettings() {
+  const auto* s = bench_.currentScene();
+  const auto classes = trainedClasses();
+  Json around = {method_, s->id};
+  for (const auto& c : classes) around.push_back({c.code, c.name, toQt(c.colour).rgb()});
+  if (const std::string now = around.dump(); now != offeredFor_)
+    offeredFor_ = now;
+  else
+    return;
+  const Json values = values_[method_];
+  settings_->offer(method(method_).parameters, values.is_null() ? Json::object() : values,
+                   {classes, &s->scene});
 }
 
 void MappingDesk::tellState() {

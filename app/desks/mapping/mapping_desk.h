@@ -18,6 +18,7 @@ class MappingDesk : public Desk {
   QWidget* methodRow();
   QString explanation() const;
   void fillAreas();
+  void offerSettings();
   void tellState();
   std::vector<LegendClass> trainedClasses() const;
   void chooseMethod(const std::string& id);
@@ -28,6 +29,7 @@ class MappingDesk : public Desk {
   SettingsPanel* settings_;
   std::string method_;
   std::map<std::string, Json> values_;  // of each method, as they were set last
+  std::string offeredFor_;              // what the controls were last built from
   std::map<std::string, QPushButton*> methodChips_;
   Paragraph* explanation_;
   QTableWidget* areas_;
