@@ -88,6 +88,38 @@ void printPlain(const zp::Json& json) {
 
 }  // namespace
 
+/// Does the call that was given, and prints what came of it.
+int runCalls(const std::vector<zp::Call>& calls, const CLI::App& app, bool json,
+             const zp::Progress& progress) {
+  try {
+    zp::startGdal();
+    for (const auto& call : calls) {
+      if (!call.app->parsed()) continue;
+      zp::Json result = call.run(progress);
+      if (json) result.erase("csv");
+      if (json)
+        fmt::print("{}\n", result.dump(2, ' ', false, zp::Json::error_handler_t::replace));
+      else
+        printPlain(result);
+    }
+    return 0;
+  } catch (const CLI::ParseError& e) {
+    fmt::print(stderr, "{}\n", zp::wrongCall(app, e));
+    return kWrongCall;
+  } catch (const zp::Cancelled&) {
+    fmt::print(stderr, "Cancelled; nothing was left behind.\n");
+    return kInterrupted;
+  } catch (const zp::Error& e) {
+    fmt::print(stderr, "{}\n", e.what());
+  } catch (const std::bad_alloc&) {
+    fmt::print(stderr,
+               "There is not enough memory; close other programs or use a smaller input.\n");
+  } catch (const std::exception& e) {
+    fmt::print(stderr, "This could not be done ({}).\n", e.what());
+  }
+  return kFailed;
+}
+
 int main(int argc, char** argv) {
   CLI::App app{"zpatch: the headless command of Zany Patch"};
   app.set_version_flag("--version", "zpatch " ZP_VERSION);
@@ -127,31 +159,5 @@ int main(int argc, char** argv) {
   sigaction(SIGINT, &action, nullptr);
   sigaction(SIGTERM, &action, nullptr);
 
-  try {
-    zp::startGdal();
-    for (const auto& call : calls) {
-      if (!call.app->parsed()) continue;
-      zp::Json result = call.run(progress);
-      if (json) result.erase("csv");
-      if (json)
-        fmt::print("{}\n", result.dump(2, ' ', false, zp::Json::error_handler_t::replace));
-      else
-        printPlain(result);
-    }
-    return 0;
-  } catch (const CLI::ParseError& e) {
-    fmt::print(stderr, "{}\n", zp::wrongCall(app, e));
-    return kWrongCall;
-  } catch (const zp::Cancelled&) {
-    fmt::print(stderr, "Cancelled; nothing was left behind.\n");
-    return kInterrupted;
-  } catch (const zp::Error& e) {
-    fmt::print(stderr, "{}\n", e.what());
-  } catch (const std::bad_alloc&) {
-    fmt::print(stderr,
-               "There is not enough memory; close other programs or use a smaller input.\n");
-  } catch (const std::exception& e) {
-    fmt::print(stderr, "This could not be done ({}).\n", e.what());
-  }
-  return kFailed;
+  return runCalls(calls, app, json, progress);
 }

@@ -7,9 +7,13 @@ if(ZP_SANITIZE)
   if(CMAKE_CXX_COMPILER_ID STREQUAL "GNU")
     target_compile_options(zp_options INTERFACE -Wno-maybe-uninitialized)
   endif()
-  target_compile_options(zp_options INTERFACE -fsanitize=address,undefined -fno-omit-frame-pointer
-                                              -fno-sanitize-recover=undefined)
-  target_link_options(zp_options INTERFACE -fsanitize=address,undefined)
+  if(ZP_SANITIZE STREQUAL "thread")
+    set(sanitizers -fsanitize=thread -Wno-tsan)
+  else()
+    set(sanitizers -fsanitize=address,undefined -fno-sanitize-recover=undefined)
+  endif()
+  target_compile_options(zp_options INTERFACE ${sanitizers} -fno-omit-frame-pointer)
+  target_link_options(zp_options INTERFACE ${sanitizers})
 endif()
 
 # zp_subject(NAME LINKS target...): one core subject from core/NAME.

@@ -1,65 +1,101 @@
 #pragma once
-#include <QtWidgets>
-
-#include "look/look.h"
-#include "look/parts.h"
-#include "shell/workbench.h"
-#include "view/map_view.h"
+#include "desks/panel.h"
+#include "shell/find_box.h"
+#include "shell/trail.h"
 
 namespace zp {
 
-/// The name of a scene with what of its date the name does not tell.
-QString nameWithDate(const Scene& scene);
-
-/// The panel of a stage: heading, what is there, controls and evidence, and one primary action at
-/// the bottom. Problems are said in place, above the action.
+/// The desk of a stage, put together from panels: heading, panels, and one primary action at the
+/// bottom. Problems are said in place, above the action.
 class Desk : public QWidget {
   Q_OBJECT
  public:
-  Desk(Workbench& bench, MapView& view, const QString& title, QWidget* parent = nullptr);
+  Desk(Workbench& bench, MapView& view, const QString& title);
 
-  /// Called when the stage is entered, the study or its scene changed.
-  virtual void refresh() = 0;
-  virtual void leave() {}
-  /// Another study comes, or none: what was remembered of the one before goes, and what is being
-  /// computed for it does not arrive.
-  virtual void forget() {}
+  /// The stage is entered, the study or its scene changed.
+  void refresh();
+  virtual void leave();
+  /// Another study comes, or none.
+  virtual void forget();
   void say(const QString& sentence);
   QString said() const { return notice_->text(); }
-  QPushButton* primary() const { return primary_; }
+
+  /// What its panels lay over the view.
+  std::vector<ViewShape> shapes() const;
+  std::vector<ViewPoint> points() const;
+  /// What the trail says of the stage; its name is the trail's.
+  virtual Trail::Station station() const = 0;
+  /// What find offers of it beside its controls.
+  virtual std::vector<FindOffer> offers() { return {}; }
 
  Q_SIGNALS:
   void stageAsked(int stage);
   void pictureAsked(const zp::Picture& picture);
   void productAsked(const QString& id);
+  void overlayChanged();
 
  protected:
-  void setHeading(const QString& title, const QString& second);
+  struct Missing {
+    QString sentence, action;  // and the words on the button that leads
+    int stage = 0;             // there
+  };
+  /// What the stage lacks to be worked on; nothing where the sentence is empty.
+  virtual Missing missing() const { return {}; }
+  /// Shows what is of the desk itself, before its panels are refreshed.
+  virtual void fill() {}
+  virtual Panel::Heading heading() const;
+
+  /// A part that is always seen.
+  void addPanel(Panel* panel, int stretch = 0);
+  /// One of several parts of which one is seen; the chip with this name and title shows it. Without
+  /// a chip, the desk shows it itself.
+  void addPage(Panel* page, const char* chip = "", const QString& title = {});
+  void showPage(Panel* page);
+  Panel* page() const { return page_; }
+  /// Where the chips of the pages are.
+  QWidget* chips() const { return chips_; }
+  /// Where a button leads that no panel claims; it can be pressed while `mayGoOn`.
+  void setNext(const QString& words, int stage);
+  virtual bool mayGoOn() const { return true; }
+  /// Of a station that stands for a product.
+  Trail::State stateOf(const Product& product) const {
+    return bench_.study().outOfDate(product) ? Trail::State::Half : Trail::State::Filled;
+  }
   /// Names the scene the desk works on beside its title, to be chosen there.
-  void showSceneSelector();
+  void nameScene() { namesScene_ = true; }
   QVBoxLayout* body() const { return body_; }
-  /// Scrolled to, where a part of the desk that opened lies below what is seen.
-  void showInScroll(QWidget* part) { scroll_->ensureWidgetVisible(part, 0, 8); }
-  QHBoxLayout* footer() const { return footer_; }
-  /// Says what is missing, with a button to where it is made; hides the rest.
-  void setMissing(const QString& sentence, const QString& action, int stage);
-  void setReady();
-  QHBoxLayout* labelledRow(const QString& label, QWidget* field, QWidget* after = nullptr);
+  /// What stands on the button, over the desk and beside the button.
+  void tell();
 
   Workbench& bench_;
   MapView& view_;
-  QPushButton* primary_;
 
  private:
-  QLabel *title_, *second_, *notice_, *missing_;
+  void buildHead(const QString& title);
+  void buildBody();
+  void buildFooter();
+  void connectPanel(Panel* panel);
+  void fillScenes();
+  void tellMissing(const Missing& missing);
+  /// Whose action is on the button.
+  Panel* acting() const;
+  bool isSeen(const Panel* panel) const;
+
+  QString name_;
+  QVBoxLayout* head_;
+  QLabel *title_, *second_, *notice_, *need_, *missing_;
   QComboBox* scene_;
-  QPushButton* missingAction_;
-  int missingStage_ = 0;
-  QWidget* inside_;
+  bool namesScene_ = false;
+  QPushButton *missingAction_, *primary_;
+  int missingStage_ = 0, nextStage_ = 0;
+  QString next_;
+  QWidget *inside_, *chips_, *footerBox_;
   QScrollArea* scroll_;
   QVBoxLayout* body_;
   QHBoxLayout* footer_;
-  QWidget* footerBox_;
+  std::vector<Panel*> panels_;
+  std::map<Panel*, QPushButton*> pages_;  // with their chips
+  Panel* page_ = nullptr;
 };
 
 }  // namespace zp

@@ -38,6 +38,7 @@ void loadFonts() {
     QFontDatabase::addApplicationFont(QString(":/fonts/") + f);
 }
 
+/// Longer than a function may be: it is one sheet of style.
 QString styleSheet(const Tokens& t) {
   QString s = R"(
 * { outline: none; }

@@ -105,9 +105,11 @@ QWidget* fieldRow(const QString& label, std::initializer_list<QWidget*> fields, 
   text->setBuddy(*fields.begin());
   row->addWidget(text);
   for (auto* field : fields) {
-    if (field->accessibleName().isEmpty()) field->setAccessibleName(label);
+    // What only stands beside a field speaks for itself, and takes no more room than it needs.
+    const bool beside = qobject_cast<QLabel*>(field) || qobject_cast<QAbstractButton*>(field);
+    if (!beside && field->accessibleName().isEmpty()) field->setAccessibleName(label);
     // What has a width of its own keeps it.
-    row->addWidget(field, field->minimumWidth() == field->maximumWidth() ? 0 : 1);
+    row->addWidget(field, beside || field->minimumWidth() == field->maximumWidth() ? 0 : 1);
   }
   return holder;
 }
@@ -260,6 +262,32 @@ void fitHeight(QListWidget* list) {
   list->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   list->setFixedHeight(std::max(1, list->count()) * std::max(20, list->sizeHintForRow(0)) +
                        2 * list->frameWidth() + 2);
+}
+
+QLineEdit* lineEdit(const char* name, const QString& hint) {
+  auto* edit = new QLineEdit;
+  edit->setObjectName(name);
+  edit->setPlaceholderText(hint);
+  return edit;
+}
+
+QTableWidget* tableOfChoices(const QStringList& columns, const char* name, int width) {
+  auto* table = plainTable(columns);
+  table->setObjectName(name);
+  table->verticalHeader()->setDefaultSectionSize(28);
+  table->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
+  table->horizontalHeader()->setSectionResizeMode(1, QHeaderView::Fixed);
+  table->horizontalHeaderItem(1)->setTextAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+  table->setColumnWidth(1, width);
+  return table;
+}
+
+QComboBox* choiceInTable(const QString& name, const QString& accessible) {
+  auto* choice = new QComboBox;
+  choice->setObjectName(name);
+  choice->setAccessibleName(accessible);
+  choice->setStyleSheet("QComboBox { padding: 1px 6px; min-height: 18px; }");
+  return choice;
 }
 
 }  // namespace zp

@@ -74,8 +74,15 @@ class Paragraph : public QWidget {
   QLabel* text_;
 };
 
+/// A field of text with its name for tests and a hint of what is written in it.
+QLineEdit* lineEdit(const char* name, const QString& hint = {});
+/// A choice that is as low as the rows of a table.
+QComboBox* choiceInTable(const QString& name, const QString& accessible);
+
 /// A table without a frame: text left, figures right in the figure face.
 QTableWidget* plainTable(const QStringList& columns);
+/// One of two columns with a choice in each row of the second, which is `width` pixels wide.
+QTableWidget* tableOfChoices(const QStringList& columns, const char* name, int width);
 QTableWidgetItem* figureItem(const QString& text);
 /// As tall as its rows.
 void fitHeight(QTableWidget* table, int most = 12);

@@ -50,6 +50,8 @@ QString sentenceOf(const Sentence& sentence) {
 }
 
 QString sentenceOf(const std::exception& e) {
+  if (dynamic_cast<const std::bad_alloc*>(&e) != nullptr)
+    return txt("There is not enough memory; close other programs or use a smaller part.");
   return sentenceOf(saidBy(e));
 }
 

@@ -10,8 +10,6 @@ bool Application::notify(QObject* receiver, QEvent* event) {
   QString sentence;
   try {
     return QApplication::notify(receiver, event);
-  } catch (const std::bad_alloc&) {
-    sentence = txt("There is not enough memory; close other programs or use a smaller part.");
   } catch (const std::exception& e) {
     sentence = sentenceOf(e);
   }

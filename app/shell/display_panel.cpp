@@ -5,6 +5,10 @@
 
 namespace zp {
 
+namespace {
+constexpr int kLabels = 74;  // pixels
+}
+
 FloatingPanel::FloatingPanel(const QString& title, QWidget* over) : QFrame(over) {
   setAttribute(Qt::WA_StyledBackground);
   setObjectName("floating");
@@ -52,20 +56,29 @@ DisplayPanel::DisplayPanel(Workbench& bench, MapView& view, TileStore& tiles)
   none_ = secondLabel(txt("Nothing is in front; show a scene or a product first."));
   body()->addWidget(what_);
   body()->addWidget(none_);
-  const auto box = [&](QWidget*& holder) {
-    holder = new QWidget;
-    auto* layout = new QVBoxLayout(holder);
-    layout->setContentsMargins(0, 0, 0, 0);
-    layout->setSpacing(8);
-    body()->addWidget(holder);
-    return layout;
-  };
-  const auto row = [](QVBoxLayout* into, const QString& label,
-                      std::initializer_list<QWidget*> all) {
-    into->addWidget(fieldRow(label, all, 74));
-  };
+  buildStretch(part(stretchBox_));
+  buildSteps(part(stepBox_));
+  buildClasses(part(classBox_));
+  reset_ = linkButton(txt("As it was at first"));
+  reset_->setObjectName("displayReset");
+  body()->addWidget(reset_, 0, Qt::AlignLeft);
+  connect(reset_, &QPushButton::clicked, this, [this] { change([](Display& d) { d = {}; }); });
+  connect(&tiles_, &TileStore::overviewArrived, this, [this](const QString& key) {
+    if (isVisible() && key == view_.front().key) fillHistogram();
+  });
+}
 
-  auto* s = box(stretchBox_);
+/// Shown for some kinds of pictures.
+QVBoxLayout* DisplayPanel::part(QWidget*& holder) {
+  holder = new QWidget;
+  auto* layout = new QVBoxLayout(holder);
+  layout->setContentsMargins(0, 0, 0, 0);
+  layout->setSpacing(8);
+  body()->addWidget(holder);
+  return layout;
+}
+
+void DisplayPanel::buildStretch(QVBoxLayout* into) {
   auto* chips = new QHBoxLayout;
   chips->setSpacing(6);
   const QString ranges[] = {txt("Automatic"), txt("Full range"), txt("By hand")};
@@ -81,58 +94,66 @@ DisplayPanel::DisplayPanel(Workbench& bench, MapView& view, TileStore& tiles)
     connect(range_[i], &QPushButton::clicked, this, [this, i] {
       change([&](Display& d) {
         d.range = static_cast<Display::Range>(i);
-        if (const auto* o = tiles_.overview(view_.front().key))
-          d.low = o->stretch.low, d.high = o->stretch.high;
+        takeShownRange(d);
       });
     });
   }
   chips->addStretch();
-  s->addLayout(chips);
+  into->addLayout(chips);
   channel_ = new QComboBox;
   channel_->setObjectName("displayChannel");
   channel_->addItems({txt("red channel"), txt("green channel"), txt("blue channel")});
   channel_->setAccessibleName(txt("Channel"));
-  s->addWidget(channel_);
   connect(channel_, &QComboBox::activated, this, &DisplayPanel::fillHistogram);
   chart_ = new ThresholdChart;
   chart_->setObjectName("stretchChart");
   chart_->setAccessibleName(txt("Histogram with the darkest and the brightest value"));
   chart_->setFixedHeight(110);
-  s->addWidget(chart_);
-  connect(chart_, &ThresholdChart::dragged, this, [this](const std::vector<double>& cuts) {
-    if (cuts.size() != 2) return;
-    change([&](Display& d) {
-      if (d.range != Display::Range::ByHand)
-        if (const auto* o = tiles_.overview(view_.front().key))
-          d.low = o->stretch.low, d.high = o->stretch.high;
-      d.range = Display::Range::ByHand;
-      const bool one = view_.front().kind != Picture::Kind::Composite || view_.front().singleBand();
-      for (size_t c = one ? 0 : channel(); c <= (one ? 2 : channel()); ++c)
-        d.low[c] = static_cast<float>(cuts[0]), d.high[c] = static_cast<float>(cuts[1]);
-    });
-  });
+  connect(chart_, &ThresholdChart::dragged, this, &DisplayPanel::drag);
   from_ = new QComboBox;
   from_->setObjectName("displayFrom");
   from_->addItems({txt("the whole"), txt("the study area"), txt("what is seen")});
-  row(s, txt("Taken from"), {from_});
-  connect(from_, &QComboBox::activated, this, [this](int i) {
-    if (i == 1 && bench_.studyArea().empty()) {
-      from_->setCurrentIndex(0);
-      what_->setText(txt("There is no study area yet; draw or choose one under Scenes."));
-      return;
-    }
-    change([&](Display& d) {
-      d.from = static_cast<Display::From>(i);
-      d.part.clear();
-      if (d.from != Display::From::Visible) return;
-      const Extent e = view_.visible();
-      d.part = {
-          {{{{e.left, e.bottom}, {e.right, e.bottom}, {e.right, e.top}, {e.left, e.top}}}, {}}};
-      d.partCrs = view_.crs();
-    });
-  });
+  connect(from_, &QComboBox::activated, this, &DisplayPanel::takeFrom);
+  into->addWidget(channel_);
+  into->addWidget(chart_);
+  into->addWidget(fieldRow(txt("Taken from"), {from_}, kLabels));
+}
 
-  auto* st = box(stepBox_);
+/// What is seen now is where one starts by hand.
+void DisplayPanel::takeShownRange(Display& d) const {
+  if (const auto* o = tiles_.overview(view_.front().key))
+    d.low = o->stretch.low, d.high = o->stretch.high;
+}
+
+void DisplayPanel::drag(const std::vector<double>& cuts) {
+  if (cuts.size() != 2) return;
+  change([&](Display& d) {
+    if (d.range != Display::Range::ByHand) takeShownRange(d);
+    d.range = Display::Range::ByHand;
+    const bool one = view_.front().kind != Picture::Kind::Composite || view_.front().singleBand();
+    for (size_t c = one ? 0 : channel(); c <= (one ? 2 : channel()); ++c)
+      d.low[c] = static_cast<float>(cuts[0]), d.high[c] = static_cast<float>(cuts[1]);
+  });
+}
+
+void DisplayPanel::takeFrom(int part) {
+  const auto from = static_cast<Display::From>(part);
+  if (from == Display::From::Area && bench_.studyArea().empty()) {
+    from_->setCurrentIndex(0);
+    what_->setText(txt("There is no study area yet; draw or choose one under Scenes."));
+    return;
+  }
+  change([&](Display& d) {
+    d.from = from;
+    d.part.clear();
+    if (d.from != Display::From::Visible) return;
+    const Extent e = view_.visible();
+    d.part = {{{{{e.left, e.bottom}, {e.right, e.bottom}, {e.right, e.top}, {e.left, e.top}}}, {}}};
+    d.partCrs = view_.crs();
+  });
+}
+
+void DisplayPanel::buildSteps(QVBoxLayout* into) {
   steps_ = new QComboBox;
   steps_->setObjectName("displaySteps");
   steps_->addItems({txt("without steps"), txt("equal steps"), txt("equal counts")});
@@ -141,34 +162,27 @@ DisplayPanel::DisplayPanel(Workbench& bench, MapView& view, TileStore& tiles)
   count_->setFixedWidth(64);
   count_->setRange(2, kMostSteps);
   count_->setAccessibleName(txt("How many steps"));
-  row(st, txt("Classed"), {steps_, count_});
+  into->addWidget(fieldRow(txt("Classed"), {steps_, count_}, kLabels));
   connect(steps_, &QComboBox::activated, this,
           [this](int i) { change([i](Display& d) { d.steps = static_cast<Display::Steps>(i); }); });
   connect(count_, &QSpinBox::valueChanged, this,
           [this](int n) { change([n](Display& d) { d.count = n; }); });
+}
 
-  auto* c = box(classBox_);
+void DisplayPanel::buildClasses(QVBoxLayout* into) {
   opacity_ = new QSlider(Qt::Horizontal);
   opacity_->setObjectName("displayOpacity");
   opacity_->setRange(0, 100);
-  row(c, txt("Opacity"), {opacity_});
-  connect(opacity_, &QSlider::valueChanged, this,
-          [this](int v) { change([v](Display& d) { d.opacity = v / 100.0; }); });
-  c->addWidget(secondLabel(txt(
-      "Over the back picture. In the key, a click shows a class alone, a right click hides it.")));
   all_ = linkButton(txt("Show all classes"));
   all_->setObjectName("displayAll");
-  c->addWidget(all_, 0, Qt::AlignLeft);
+  into->addWidget(fieldRow(txt("Opacity"), {opacity_}, kLabels));
+  into->addWidget(secondLabel(txt(
+      "Over the back picture. In the key, a click shows a class alone, a right click hides it.")));
+  into->addWidget(all_, 0, Qt::AlignLeft);
+  connect(opacity_, &QSlider::valueChanged, this,
+          [this](int v) { change([v](Display& d) { d.opacity = v / 100.0; }); });
   connect(all_, &QPushButton::clicked, this,
           [this] { change([](Display& d) { d.hidden.clear(); }); });
-
-  reset_ = linkButton(txt("As it was at first"));
-  reset_->setObjectName("displayReset");
-  body()->addWidget(reset_, 0, Qt::AlignLeft);
-  connect(reset_, &QPushButton::clicked, this, [this] { change([](Display& d) { d = {}; }); });
-  connect(&tiles_, &TileStore::overviewArrived, this, [this](const QString& key) {
-    if (isVisible() && key == view_.front().key) fillHistogram();
-  });
 }
 
 void DisplayPanel::change(const std::function<void(Display&)>& how) {

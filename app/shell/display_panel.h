@@ -35,6 +35,13 @@ class DisplayPanel : public FloatingPanel {
   void refresh();
 
  private:
+  QVBoxLayout* part(QWidget*& holder);
+  void buildStretch(QVBoxLayout* into);
+  void buildSteps(QVBoxLayout* into);
+  void buildClasses(QVBoxLayout* into);
+  void takeShownRange(Display& display) const;
+  void drag(const std::vector<double>& cuts);
+  void takeFrom(int part);
   void fillHistogram();
   void change(const std::function<void(Display&)>& how);
   size_t channel() const { return static_cast<size_t>(std::max(0, channel_->currentIndex())); }

@@ -10,6 +10,7 @@
 #include "look/look.h"
 #include "mapping/method.h"
 #include "shell/index_title.h"
+#include "shell/product_face.h"
 #include "study/study_scope.h"
 
 namespace zp {
@@ -206,14 +207,6 @@ void addRow(QString& html, const QString& label, const QString& text) {
                 .arg(tokens().second.name(), label, text);
 }
 
-QString figureRow(const Json& facts) {
-  for (const char* key : {"min", "max", "mean"})
-    if (!facts.contains(key) || !facts[key].is_number()) return {};
-  return txt("%1 to %2, mean %3")
-      .arg(compact(facts["min"].get<double>()), compact(facts["max"].get<double>()),
-           compact(facts["mean"].get<double>()));
-}
-
 QString productFacts(const Study& study, const Product& p) {
   QString html =
       QString("<b>%1</b><table cellspacing=0 cellpadding=1>").arg(q(p.name).toHtmlEscaped());
@@ -235,9 +228,7 @@ QString productFacts(const Study& study, const Product& p) {
     if (const auto at = titles.find(key);
         at != titles.end() && !(key == "inside" && from.contains(words(study, value))))
       addRow(html, txt(at->second), settingWords(study, p.step, key, value));
-  addRow(html, txt("Range"), figureRow(p.facts));
-  if (p.facts.contains("points") && p.facts["points"].is_number_unsigned())
-    addRow(html, txt("Points"), QString::number(p.facts["points"].get<size_t>()));
+  for (const auto& [label, text] : faceOf(p.kind).facts(p)) addRow(html, label, text);
   const QFileInfo file(q(p.file.string()));
   addRow(html, txt("File"),
          txt("%1, %2 MiB")

@@ -5,14 +5,17 @@
 #include "desks/accuracy/labelling_sheet.h"
 #include "desks/accuracy/matrix_sheet.h"
 #include "desks/indices/indices_desk.h"
-#include "desks/mapping/mapping_desk.h"
-#include "desks/sampling/sampling_desk.h"
 #include "desks/scenes/scenes_desk.h"
 #include "desks/training/training_desk.h"
 #include "shell/find_box.h"
+#include "shell/message_bars.h"
+#include "shell/outline_overlay.h"
+#include "shell/pictures_shown.h"
 #include "shell/polygons_panel.h"
 #include "shell/probe.h"
 #include "shell/shelf.h"
+#include "shell/start_page.h"
+#include "shell/study_menu.h"
 #include "shell/text_panel.h"
 #include "shell/trail.h"
 #include "shell/view_tools.h"
@@ -22,7 +25,8 @@ namespace zp {
 /// What the application's loop ends with when the window is to be built again in another look.
 inline constexpr int kAnotherLook = 100;
 
-/// The window: trail, view with probe, desk, shelf; or a sheet in place of view and desk.
+/// The window: trail, view with probe, desk, shelf; or a sheet in place of view and desk. It puts
+/// the parts together and leads from one to the other; what a part does is its own.
 class MainWindow : public QMainWindow {
   Q_OBJECT
  public:
@@ -45,7 +49,7 @@ class MainWindow : public QMainWindow {
   void openMatrix();
   /// Nothing is running and everything shown has been painted.
   bool settled() const;
-  QString notice() const { return notice_->text(); }
+  QString notice() const { return noticeBar_->text(); }
 
  protected:
   void dragEnterEvent(QDragEnterEvent*) override;
@@ -54,38 +58,47 @@ class MainWindow : public QMainWindow {
   void closeEvent(QCloseEvent*) override;
 
  private:
+  enum Page { kWork, kLabelling, kMatrix };
+  static QString stageName(size_t stage);
+  void buildDesks();
+  QWidget* buildWork();
+  void buildMiddle();
+  void buildOverView();
   void buildStudyMenu();
-  void fillStudyMenu();
-  void showKeys();
-  void fillBinMenu(QMenu* menu);
-  void dropCard(const QString& id, QPoint at);
-  void buildShortcuts();
   void buildFind();
-  void buildStart();
+  void buildShortcuts();
+  void connectBench();
+  void connectShelf();
+  void connectView();
+  void connectSheets();
+  void tellOwnTroubles();
+
   void studyChanged();
+  void showStudy(bool any);
   void refresh();
-  Picture asItIsNow(const Picture& shown) const;
-  void dropPreview();
-  void lookAt(const Picture& picture);
-  void setFront(const Picture& p);
-  void setBack(const Picture& p);
-  void showFront(const QString& id);
+  void picturesChanged();
   void updateTrail();
   void updateOverlays();
-  void updateJob();
-  void tell(const QString& sentence, bool warning);
+  void trouble(const QString& sentence);
+  void showFront(const QString& id);
   void showSheetOf(const QString& id);
-  void rememberPlace();
-  void restorePlace();
-  void newStudy();
-  void openStudy();
-  std::vector<FindOffer> offers();
-  std::vector<FindOffer> places(const QString& text);
   void explain(const QString& title, const QString& text);
   void choosePolygons(const QString& id);
-  std::vector<ViewShape> outlineShapes();
-  void showAgain();
-  void offerToGo(const QString& id);
+  void showKeys();
+  void undo();
+  void exportPicture(const QString& file);
+  void takeLook(const QString& look);
+  bool toggledByKey(const QKeyEvent& e);
+  void dropCard(const QString& id, QPoint at);
+  void rememberPlace();
+  void restorePlace();
+  std::vector<FindOffer> offers();
+  std::vector<FindOffer> commandOffers();
+  std::vector<FindOffer> outlineOffers();
+  void leaveSheets() {
+    if (pages_->currentIndex() != kWork) goTo(stage_);
+  }
+  Desk& desk() { return *desk_[static_cast<size_t>(stage_)]; }
 
   Workbench bench_;
   LabelBook book_;
@@ -93,6 +106,8 @@ class MainWindow : public QMainWindow {
   Trail* trail_;
   QStackedWidget *pages_, *desks_;
   MapView* view_;
+  std::unique_ptr<PicturesShown> pictures_;
+  std::unique_ptr<OutlineOverlay> outlines_;
   ViewTools* viewTools_;
   Probe* probe_;
   Shelf* shelf_;
@@ -103,21 +118,16 @@ class MainWindow : public QMainWindow {
   ScenesDesk* scenesDesk_;
   IndicesDesk* indicesDesk_;
   TrainingDesk* trainingDesk_;
-  SamplingDesk* samplingDesk_;
   AccuracyDesk* accuracyDesk_;
   LabellingSheet* labelling_;
   MatrixSheet* matrix_;
-  QWidget *noticeBar_, *jobBar_;
-  QLabel *notice_, *jobText_;
-  QProgressBar* jobProgress_;
-  QTimer noticeTimer_, placeTimer_;
-  QMenu* studyMenu_;
+  NoticeBar* noticeBar_;
+  QTimer placeTimer_;
+  StudyMenu* studyMenu_;
   FindBox* find_;
-  QWidget* start_;
+  StartPage* start_;
   int stage_ = 0;
   bool restoring_ = false;
-  std::optional<std::pair<Place, double>> beforeLook_;  // where the view was
-  std::map<std::string, std::vector<ViewShape>> outlineShapes_;
 };
 
 }  // namespace zp

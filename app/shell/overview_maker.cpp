@@ -1,7 +1,5 @@
 #include "shell/overview_maker.h"
 
-#include <QMetaObject>
-
 #include "base/outputs.h"
 #include "base/text.h"
 #include "grid/reduced_copy.h"
@@ -30,46 +28,18 @@ void OverviewMaker::want(const fs::path& raster, const fs::path& folder) {
   const QString name = QString::fromStdString(raster.string());
   if (seen_.contains(name)) return;
   seen_ << name;
-  queue_.push_back({raster, folder});
-  if (!running_) next();
+  background_.add(asked(
+      [raster, folder](const Progress& progress) { return makeCopy(raster, folder, progress); },
+      [this, name](const fs::path& copy) {
+        if (!copy.empty()) Q_EMIT made(name, QString::fromStdString(copy.string()));
+      },
+      [](const QString&) {}));  // it cannot be made, and is looked at as it is
 }
 
+/// The study is left: nothing may be written into it afterwards.
 void OverviewMaker::stop() {
-  ++generation_;
-  queue_.clear();
+  background_.stopAndWait();
   seen_.clear();
-  progress_.cancel();
-  if (thread_.joinable()) thread_.join();
-  running_ = false;
-}
-
-void OverviewMaker::next() {
-  if (queue_.empty()) {
-    running_ = false;
-    return;
-  }
-  const Job job = queue_.front();
-  queue_.pop_front();
-  running_ = true;
-  progress_ = Progress();
-  thread_ = std::jthread([this, job, progress = progress_, mine = generation_] {
-    fs::path copy;
-    try {
-      copy = makeCopy(job.raster, job.folder, progress);
-    } catch (const std::exception&) {
-      // Cancelled, or not to be made: looked at as it is.
-    }
-    QMetaObject::invokeMethod(
-        this,
-        [this, job, copy, mine] {
-          if (mine != generation_) return;
-          if (!copy.empty())
-            Q_EMIT made(QString::fromStdString(job.raster.string()),
-                        QString::fromStdString(copy.string()));
-          next();
-        },
-        Qt::QueuedConnection);
-  });
 }
 
 }  // namespace zp

@@ -107,61 +107,67 @@ void Probe::paintEvent(QPaintEvent*) {
   const Tokens& t = tokens();
   p.fillRect(rect(), t.panel);
   p.fillRect(QRect(0, 0, width(), 1), t.hairline);
-  if (resting_) {
-    p.setPen(t.second);
-    p.setFont(textFont(9.5));
-    p.drawText(rect().adjusted(14, 0, -14, 0), Qt::AlignVCenter,
-               bench_.hasStudy() ? txt("Point at the picture to read its values here.") : "");
-    return;
-  }
-  p.setPen(t.text);
+  if (!resting_) return paintValues(p, paintProfile(p, paintPlace(p)));
+  p.setPen(t.second);
+  p.setFont(textFont(9.5));
+  p.drawText(rect().adjusted(14, 0, -14, 0), Qt::AlignVCenter,
+             bench_.hasStudy() ? txt("Point at the picture to read its values here.") : "");
+}
+
+double Probe::paintPlace(QPainter& p) const {
+  p.setPen(tokens().text);
   p.setFont(figureFont(9.5));
-  const QString where = this->where(), degrees = degrees_;
-  const double tall = degrees.isEmpty() ? height() : height() / 2.0 - 4;
-  p.drawText(QRectF(14, degrees.isEmpty() ? 0 : 5, 220, tall), Qt::AlignVCenter, where);
-  double x = 30 + p.fontMetrics().horizontalAdvance(where);
-  if (!degrees.isEmpty()) {
-    p.setPen(t.second);
-    p.drawText(QRectF(14, 4 + tall, 220, tall), Qt::AlignVCenter, degrees);
-    x = std::max(x, 30.0 + p.fontMetrics().horizontalAdvance(degrees));
-  }
+  const QString where = this->where();
+  const double tall = degrees_.isEmpty() ? height() : height() / 2.0 - 4;
+  p.drawText(QRectF(14, degrees_.isEmpty() ? 0 : 5, 220, tall), Qt::AlignVCenter, where);
+  const double right = 30 + p.fontMetrics().horizontalAdvance(where);
+  if (degrees_.isEmpty()) return right;
+  p.setPen(tokens().second);
+  p.drawText(QRectF(14, 4 + tall, 220, tall), Qt::AlignVCenter, degrees_);
+  return std::max(right, 30.0 + p.fontMetrics().horizontalAdvance(degrees_));
+}
+
+double Probe::paintProfile(QPainter& p, double x) const {
   const auto& profile = answer_.profile;
-  if (profile.size() > 2) {
-    double low = 1e30, high = -1e30;
-    for (const auto& [w, v] : profile)
-      if (!std::isnan(v)) low = std::min(low, v), high = std::max(high, v);
-    const double w0 = profile.front().first, w1 = profile.back().first;
-    const QRectF box(x, 13, 140, height() - 26);
-    QPolygonF line;
-    for (const auto& [w, v] : profile)
-      if (!std::isnan(v))
-        line << QPointF(box.left() + (w - w0) / std::max(1e-9, w1 - w0) * box.width(),
-                        box.bottom() - (v - low) / std::max(1e-9, high - low) * box.height());
-    p.setPen(QPen(t.second, 1.5));
-    p.setBrush(Qt::NoBrush);
-    p.drawPolyline(line);
-    p.setPen(Qt::NoPen);
-    p.setBrush(t.text);
-    for (const auto& c : line) p.drawEllipse(c, 1.8, 1.8);
-    x += 164;
-  }
+  if (profile.size() <= 2) return x;
+  double low = 1e30, high = -1e30;
+  for (const auto& [w, v] : profile)
+    if (!std::isnan(v)) low = std::min(low, v), high = std::max(high, v);
+  const double w0 = profile.front().first, w1 = profile.back().first;
+  const QRectF box(x, 13, 140, height() - 26);
+  QPolygonF line;
+  for (const auto& [w, v] : profile)
+    if (!std::isnan(v))
+      line << QPointF(box.left() + (w - w0) / std::max(1e-9, w1 - w0) * box.width(),
+                      box.bottom() - (v - low) / std::max(1e-9, high - low) * box.height());
+  p.setPen(QPen(tokens().second, 1.5));
+  p.setBrush(Qt::NoBrush);
+  p.drawPolyline(line);
+  p.setPen(Qt::NoPen);
+  p.setBrush(tokens().text);
+  for (const auto& c : line) p.drawEllipse(c, 1.8, 1.8);
+  return x + 164;
+}
+
+void Probe::paintValues(QPainter& p, double x) const {
+  const double middle = height() / 2.0;
   for (const auto& v : answer_.values) {
     if (x > width() - 140) break;  // the first ones matter most
     if (v.colour.isValid()) {
       p.setPen(Qt::NoPen);
       p.setBrush(v.colour);
-      p.drawRoundedRect(QRectF(x, height() / 2.0 - 5.5, 11, 11), 2, 2);
+      p.drawRoundedRect(QRectF(x, middle - 5.5, 11, 11), 2, 2);
       x += 18;
     } else {
-      p.setPen(t.second);
+      p.setPen(tokens().second);
       p.setFont(textFont(9.5));
       const QString label = p.fontMetrics().elidedText(v.label, Qt::ElideRight, 130);
-      p.drawText(QPointF(x, height() / 2.0 + 4.5), label);
+      p.drawText(QPointF(x, middle + 4.5), label);
       x += p.fontMetrics().horizontalAdvance(label) + 7;
     }
-    p.setPen(t.text);
+    p.setPen(tokens().text);
     p.setFont(v.colour.isValid() ? textFont(9.5) : figureFont(9.5));
-    p.drawText(QPointF(x, height() / 2.0 + 4.5), v.text);
+    p.drawText(QPointF(x, middle + 4.5), v.text);
     x += p.fontMetrics().horizontalAdvance(v.text) + 22;
   }
 }

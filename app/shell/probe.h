@@ -1,7 +1,7 @@
 #pragma once
 #include <QtWidgets>
 
-#include "shell/latest.h"
+#include "background/latest.h"
 #include "shell/probe_reader.h"
 #include "shell/workbench.h"
 
@@ -27,6 +27,10 @@ class Probe : public QWidget {
   void paintEvent(QPaintEvent*) override;
 
  private:
+  // Each from x on; the first two tell where the next begins.
+  double paintPlace(QPainter& p) const;
+  double paintProfile(QPainter& p, double x) const;
+  void paintValues(QPainter& p, double x) const;
   void prepare();
   void forget();
   QString inDegrees(Place place);

@@ -1,6 +1,6 @@
 #pragma once
+#include "background/latest.h"
 #include "charts/chart.h"
-#include "shell/latest.h"
 #include "shell/workbench.h"
 
 namespace zp {

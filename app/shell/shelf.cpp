@@ -2,6 +2,7 @@
 
 #include "look/look.h"
 #include "look/parts.h"
+#include "shell/product_face.h"
 
 namespace zp {
 
@@ -9,8 +10,8 @@ namespace {
 constexpr int kThumbWidth = 130, kThumbHeight = 57;
 }
 
-Card::Card(const QString& id, const QString& name, const QString& about, const QString& kind)
-    : id_(id), name_(name), about_(about), kind_(kind) {
+Card::Card(const QString& id, const QString& name, const QString& about, const Sort& sort)
+    : id_(id), name_(name), about_(about), sort_(sort) {
   setFixedSize(sizeHint());
   setFocusPolicy(Qt::StrongFocus);
   setObjectName("card-" + id);
@@ -45,7 +46,7 @@ void Card::paintEvent(QPaintEvent*) {
     p.setRenderHint(QPainter::SmoothPixmapTransform);
     p.drawImage(picture, thumbnail_);
   } else {
-    const QPixmap sign = icon(kind_).pixmap(22, 22);
+    const QPixmap sign = icon(sort_.sign).pixmap(22, 22);
     p.drawPixmap(QPointF(picture.center().x() - 11, picture.center().y() - 11), sign);
   }
   p.restore();
@@ -149,22 +150,19 @@ Shelf::Shelf(Workbench& bench, QWidget* parent)
   filter_->setPopupMode(QToolButton::InstantPopup);
   auto* kinds = new QMenu(filter_);
   auto* group = new QActionGroup(kinds);
-  for (const auto& [kind, name] :
-       std::initializer_list<std::pair<const char*, QString>>{{"", txt("Everything")},
-                                                              {"scene", txt("Scenes")},
-                                                              {"index", txt("Indices")},
-                                                              {"map", txt("Class maps")},
-                                                              {"points", txt("Points")},
-                                                              {"table", txt("Tables")},
-                                                              {"labels", txt("Labels")}}) {
-    auto* action = kinds->addAction(name, this, [this, k = QString(kind)] {
-      shownKind_ = k;
+  const auto offer = [&](const QString& wanted, const QString& name) {
+    auto* action = kinds->addAction(name, this, [this, wanted] {
+      shownGroup_ = wanted;
       applyFilter();
     });
     action->setCheckable(true);
-    action->setChecked(QString(kind).isEmpty());
+    action->setChecked(wanted.isEmpty());
     group->addAction(action);
-  }
+  };
+  offer("", txt("Everything"));
+  QStringList offered;
+  for (const auto& face : productFaces())
+    if (!offered.contains(face.group)) offer(face.group, txt(face.groups)), offered << face.group;
   filter_->setMenu(kinds);
   auto* across = new QHBoxLayout;
   across->setContentsMargins(0, 0, 8, 0);
@@ -197,8 +195,8 @@ void Shelf::rebuild() {
   if (!bench_.hasStudy()) return;
   const Study& s = bench_.study();
   const auto add = [&](const std::string& id, const std::string& name, const QString& about,
-                       const QString& kind) {
-    auto* card = new Card(q(id), q(name), about, kind);
+                       const char* sign, const char* group) {
+    auto* card = new Card(q(id), q(name), about, {sign, group});
     connect(card, &Card::front, this, &Shelf::frontAsked);
     connect(card, &Card::back, this, &Shelf::backAsked);
     connect(card, &Card::sheet, this, &Shelf::sheetAsked);
@@ -210,17 +208,11 @@ void Shelf::rebuild() {
     thumbnails_.ask(picture, card, [card](const QImage& image) { card->setThumbnail(image); });
   };
   for (auto p = s.products.rbegin(); p != s.products.rend(); ++p) {
-    static const QMap<ProductKind, QString> signs{
-        {ProductKind::Index, "index"},   {ProductKind::ClassMap, "map"},
-        {ProductKind::Points, "points"}, {ProductKind::Table, "table"},
-        {ProductKind::Labels, "labels"}, {ProductKind::Quantity, "index"},
-        {ProductKind::Areas, "table"}};
-    if (p->kind == ProductKind::Scene) continue;  // its scene has a card
+    const ProductFace& face = faceOf(p->kind);
+    if (!face.shelved) continue;
     const QString date = niceDate(p->date);
-    add(p->id, p->name,
-        (p->kind == ProductKind::ClassMap ? txt("map") : txt(titleOf(p->kind))) +
-            (date.isEmpty() ? QString() : " · " + date),
-        signs[p->kind]);
+    add(p->id, p->name, cardWord(p->kind) + (date.isEmpty() ? QString() : " · " + date), face.sign,
+        face.group);
   }
   auto scenes = s.scenes;
   std::stable_sort(scenes.begin(), scenes.end(), [](const StudyScene& a, const StudyScene& b) {
@@ -231,7 +223,7 @@ void Shelf::rebuild() {
 
     add(one.id, one.scene.name,
         kind + " · " + txt("%n bands", "%n band", static_cast<qint64>(one.scene.bands.size())),
-        "scene");
+        "scene", "scene");
   }
   if (cards_.isEmpty()) {
     auto* empty = secondLabel(txt("Scenes and what you make of them stand here."));
@@ -244,8 +236,8 @@ void Shelf::rebuild() {
 }
 
 void Shelf::applyFilter() {
-  for (auto* c : cards_) c->setVisible(shownKind_.isEmpty() || c->kind() == shownKind_);
-  filter_->setDown(!shownKind_.isEmpty());
+  for (auto* c : cards_) c->setVisible(shownGroup_.isEmpty() || c->group() == shownGroup_);
+  filter_->setDown(!shownGroup_.isEmpty());
 }
 
 void Shelf::openMenu(const QString& id, const QPoint& at) {

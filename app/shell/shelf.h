@@ -13,9 +13,12 @@ inline constexpr char kCardMime[] = "application/x-zany-patch-card";
 class Card : public QWidget {
   Q_OBJECT
  public:
-  Card(const QString& id, const QString& name, const QString& about, const QString& kind);
+  struct Sort {
+    QString sign, group;  // its icon where it has no picture; with which it is shown alone
+  };
+  Card(const QString& id, const QString& name, const QString& about, const Sort& sort);
   const QString& id() const { return id_; }
-  const QString& kind() const { return kind_; }
+  const QString& group() const { return sort_.group; }
   void setThumbnail(const QImage& image);
   void setState(bool front, bool back, bool outOfDate);
   QSize sizeHint() const override { return {130, 96}; }
@@ -36,7 +39,8 @@ class Card : public QWidget {
   void keyPressEvent(QKeyEvent*) override;
 
  private:
-  QString id_, name_, about_, kind_;
+  QString id_, name_, about_;
+  Sort sort_;
   QImage thumbnail_;
   bool front_ = false, back_ = false, old_ = false;
   std::optional<QPoint> pressed_;
@@ -65,7 +69,7 @@ class Shelf : public QWidget {
   QHBoxLayout* row_;
   QList<Card*> cards_;
   QToolButton* filter_;
-  QString front_, back_, shownKind_;
+  QString front_, back_, shownGroup_;
   Thumbnails thumbnails_;
 };
 

@@ -3,8 +3,8 @@
 #include <QUndoStack>
 #include <optional>
 
+#include "background/job_runner.h"
 #include "scene/archive.h"
-#include "shell/job_runner.h"
 #include "shell/overview_maker.h"
 #include "study/step.h"
 #include "view/picture.h"
@@ -74,9 +74,8 @@ class Workbench : public QObject {
   void setPlace(const std::string& key, const Json& value);
   Json place(const std::string& key) const;
 
-  /// A background job of any kind, with its troubles told.
-  /// `does` tells it from others: the
-  /// same is not begun twice.
+  /// A background job of any kind, with its troubles told. `does` tells it from others: the same is
+  /// not begun twice.
   void background(const QString& title, std::function<void(const Progress&)> work,
                   std::function<void()> done, const QString& does = {});
 
@@ -131,7 +130,6 @@ class Workbench : public QObject {
   void remember(const std::filesystem::path& folder);
 
   std::optional<Study> study_;
-  mutable std::map<std::string, std::pair<int, Legend>> legends_;  // of class maps, with revision
   int generation_ = 0;  // of studies: one more with each that is closed
   JobRunner jobs_;
   OverviewMaker overviews_;

@@ -40,6 +40,7 @@ int labelFor(const ValidationPoint& p, const std::string& crs, const std::string
   return legend.classes[(r >> 8) % legend.classes.size()].code;
 }
 
+/// Longer than a function may be: the job from its start to its end, in its order.
 void wholeJob(Driver& t, const QDir& folder, const QString& truth) {
   auto& w = t.window();
   t.stage(0);
@@ -61,7 +62,7 @@ void wholeJob(Driver& t, const QDir& folder, const QString& truth) {
 
   t.stage(2);
   if (w.bench().study().training.empty())
-    w.training().importFrom(
+    w.training().areas().importFrom(
         q((w.bench().study().folder() / "outlines" / "outlines.gpkg").string()) + ":training",
         "code", "class", "subclass");
   QTest::mouseClick(t.find<QToolButton>("curtain"), Qt::LeftButton);

@@ -123,6 +123,8 @@ class MapView : public QWidget {
   void paintCurtain(QPainter& p);
   void paintEmpty(QPainter& p);
   void zoomBy(double factor, QPointF around);
+  bool moveByKey(const QKeyEvent& e);
+  bool drawByKey(const QKeyEvent& e);
   bool nearCurtain(QPointF p) const;
   int curtainX() const { return static_cast<int>(width() * curtainAt_); }
   void changed();

@@ -261,6 +261,57 @@ Overview PicturePainter::overview(const Picture& p) {
   return o;
 }
 
+namespace {
+
+/// How what was read becomes colours.
+class Shades {
+ public:
+  Shades(const Picture& p, const Stretch& stretch, bool classes,
+         const std::vector<std::vector<float>>& channels, const std::vector<uint16_t>& codes)
+      : display_(p.display), stretch_(stretch), channels_(channels), codes_(codes) {
+    if (classes) {
+      classes_.assign(65536, 0);
+      for (const auto& c : p.legend.classes)
+        if ((p.onlyClass == 0 || p.onlyClass == c.code) && p.display.hidden.count(c.code) == 0)
+          classes_[static_cast<size_t>(c.code)] = qRgb(c.colour.r, c.colour.g, c.colour.b);
+    } else if (channels.size() < 3) {
+      ramp_ = ramp(p.ramp);
+    }
+    for (size_t i = 0; i < lifted_.size(); ++i)
+      lifted_[i] = stretch.bright
+                       ? static_cast<int>(255 * std::pow(static_cast<double>(i) / 255, 0.62) + 0.5)
+                       : static_cast<int>(i);
+  }
+
+  /// Of the pixel `i` of what was read; 0, transparent, where there is nothing to show.
+  QRgb at(size_t i) const {
+    if (!classes_.empty()) return classes_[codes_[i]];
+    const float v = channels_[0][i];
+    if (std::isnan(v)) return 0;
+    if (display_.lit) return v >= display_.low[0] && v <= display_.high[0] ? kLit : 0;
+    if (channels_.size() < 3) return colourOf(ramp_, stretch_, v);
+    const float g = channels_[1][i], b = channels_[2][i];
+    if (std::isnan(g) || std::isnan(b)) return 0;
+    return qRgb(shown(v, 0), shown(g, 1), shown(b, 2));
+  }
+
+ private:
+  int shown(float value, size_t channel) const {
+    return lifted_[static_cast<size_t>(
+        level(value, stretch_.low[channel], stretch_.high[channel]))];
+  }
+
+  const Display& display_;
+  const Stretch& stretch_;
+  const std::vector<std::vector<float>>& channels_;
+  const std::vector<uint16_t>& codes_;
+  std::vector<QRgb> classes_;  // by code
+  std::array<QRgb, 256> ramp_{};
+  std::array<int, 256> lifted_{};
+};
+
+}  // namespace
+
 QImage PicturePainter::paint(const Picture& p, const Stretch& stretch, const MapPiece& piece,
                              const std::string& crs) {
   QImage image(piece.width, piece.height, QImage::Format_ARGB32_Premultiplied);
@@ -280,19 +331,7 @@ QImage PicturePainter::paint(const Picture& p, const Stretch& stretch, const Map
   std::vector<uint16_t> codes;
   s.read(p, w, width, height, channels, codes);
 
-  std::array<QRgb, 256> colours = ramp(p.ramp);
-  std::vector<QRgb> classes;
-  if (s.classes) {
-    classes.assign(65536, 0);
-    for (const auto& c : p.legend.classes)
-      if ((p.onlyClass == 0 || p.onlyClass == c.code) && p.display.hidden.count(c.code) == 0)
-        classes[static_cast<size_t>(c.code)] = qRgb(c.colour.r, c.colour.g, c.colour.b);
-  }
-  std::array<int, 256> lifted;
-  for (size_t i = 0; i < 256; ++i)
-    lifted[i] = stretch.bright
-                    ? static_cast<int>(255 * std::pow(static_cast<double>(i) / 255, 0.62) + 0.5)
-                    : static_cast<int>(i);
+  const Shades shades(p, stretch, s.classes, channels, codes);
   const double sx = static_cast<double>(width) / w.width,
                sy = static_cast<double>(height) / w.height;
   std::vector<Place> places;
@@ -305,27 +344,7 @@ QImage PicturePainter::paint(const Picture& p, const Stretch& stretch, const Map
       const int c = std::clamp(static_cast<int>((at.x - w.x) * sx), 0, width - 1),
                 r = std::clamp(static_cast<int>((at.y - w.y) * sy), 0, height - 1);
       const size_t i = static_cast<size_t>(r) * static_cast<size_t>(width) + static_cast<size_t>(c);
-      if (s.classes) {
-        line[x] = classes[codes[i]];
-        continue;
-      }
-      const float v = channels[0][i];
-      if (std::isnan(v)) continue;
-      if (p.display.lit) {
-        if (v >= p.display.low[0] && v <= p.display.high[0]) line[x] = kLit;
-        continue;
-      }
-      if (channels.size() < 3) {
-        line[x] = colourOf(colours, stretch, v);
-        continue;
-      }
-      const float g = channels[1][i], bl = channels[2][i];
-      if (std::isnan(g) || std::isnan(bl)) continue;
-      const auto shown = [&](float value, size_t channel) {
-        return lifted[static_cast<size_t>(
-            level(value, stretch.low[channel], stretch.high[channel]))];
-      };
-      line[x] = qRgb(shown(v, 0), shown(g, 1), shown(bl, 2));
+      line[x] = shades.at(i);
     }
   }
   return image;

@@ -1,6 +1,5 @@
 #include "view/thumbnail.h"
 
-#include <QMetaObject>
 #include <QPointer>
 
 namespace zp {
@@ -17,28 +16,23 @@ QImage thumbnailOf(const Picture& picture, int width, int height) {
 }
 
 Thumbnails::Thumbnails(int width, int height, QObject* parent)
-    : QObject(parent), width_(width), height_(height) {
-  pool_.setMaxThreadCount(1);
-}
+    : QObject(parent), width_(width), height_(height) {}
 
 void Thumbnails::ask(const Picture& picture, QObject* receiver,
                      std::function<void(const QImage&)> take) {
   if (const auto known = kept_.find(picture.key); known != kept_.end()) return take(*known);
-  pool_.start([this, picture, take, guard = QPointer<QObject>(receiver), w = width_, h = height_] {
-    QImage image;
-    try {
-      image = thumbnailOf(picture, w, h);
-    } catch (const std::exception&) {
-      return;
-    }
-    QMetaObject::invokeMethod(
-        this,
-        [this, image, take, guard, key = picture.key] {
-          kept_[key] = image;
-          if (guard) take(image);
-        },
-        Qt::QueuedConnection);
-  });
+  background_.add(asked(
+      [picture, w = width_, h = height_](const Progress&) { return thumbnailOf(picture, w, h); },
+      [this, take, guard = QPointer<QObject>(receiver), key = picture.key](const QImage& image) {
+        kept_[key] = image;
+        if (guard) take(image);
+      },
+      [](const QString&) {}));  // the view says why
+}
+
+void Thumbnails::forget() {
+  background_.stop();
+  kept_.clear();
 }
 
 }  // namespace zp

@@ -1,15 +1,14 @@
 #pragma once
 #include <QHash>
 #include <QObject>
-#include <QThreadPool>
-#include <functional>
 
+#include "background/background.h"
 #include "view/picture.h"
 
 namespace zp {
 
-/// All of a picture in a small one of `width` x `height`. Error when it cannot be read. For a thread
-/// of its own.
+/// All of a picture in a small one of `width` x `height`. Error when it cannot be read. For a
+/// thread of its own.
 QImage thumbnailOf(const Picture& picture, int width, int height);
 
 /// Small pictures, made one after the other in the background and kept.
@@ -21,12 +20,13 @@ class Thumbnails : public QObject {
   /// `take` gets it at once where it is kept, else when it is made, as long as `receiver` is there.
   /// Of what cannot be read nothing comes; the view says why.
   void ask(const Picture& picture, QObject* receiver, std::function<void(const QImage&)> take);
-  void forget() { kept_.clear(); }
+  /// What is being made does not arrive any more.
+  void forget();
 
  private:
   int width_, height_;
   QHash<QString, QImage> kept_;
-  QThreadPool pool_;
+  Background background_;
 };
 
 }  // namespace zp

@@ -1,10 +1,6 @@
 #include "view/tile_store.h"
 
-#include <QMetaObject>
 #include <cmath>
-
-#include "base/error.h"
-#include "look/words.h"
 
 namespace zp {
 
@@ -12,14 +8,10 @@ namespace {
 constexpr size_t kKept = 700;
 }
 
-TileStore::TileStore(int threads, QObject* parent) : QObject(parent) {
-  for (int i = 0; i < threads; ++i)
-    threads_.emplace_back([this](std::stop_token stop) { work(stop); });
-}
-
-TileStore::~TileStore() {
-  for (auto& t : threads_) t.request_stop();
-  wake_.notify_all();
+TileStore::TileStore(size_t threads, QObject* parent)
+    : QObject(parent), background_(nullptr, threads) {
+  const auto kept = std::make_shared<KeptBands>();
+  for (size_t i = 0; i < threads; ++i) painters_.emplace_back(kept);
 }
 
 MapPiece TileStore::pieceOf(TileId id) {
@@ -30,13 +22,16 @@ MapPiece TileStore::pieceOf(TileId id) {
 
 void TileStore::want(const std::vector<std::pair<Picture, TileId>>& wanted,
                      const std::string& crs) {
-  {
-    const std::lock_guard lock(mutex_);
-    if (crs != crs_) ++generation_;
-    crs_ = crs;
-    queue_.assign(wanted.begin(), wanted.end());
+  crs_ = crs;
+  std::vector<Work> works;
+  SharedPicture shared;
+  for (const auto& [picture, id] : wanted) {
+    if (!shared || shared->key != picture.key) shared = std::make_shared<const Picture>(picture);
+    works.push_back([this, shared, id = id, crs](const Progress&, size_t thread) {
+      return paint(shared, id, crs, thread);
+    });
   }
-  wake_.notify_all();
+  background_.replace(std::move(works));
 }
 
 const QImage* TileStore::tile(const QString& key, TileId id) {
@@ -54,11 +49,6 @@ const Overview* TileStore::overview(const QString& key) const {
 bool TileStore::has(const QString& key) const {
   const auto at = tiles_.lower_bound({key, TileId{-10000, 0, 0}});
   return at != tiles_.end() && at->first.first == key;
-}
-
-bool TileStore::idle() const {
-  const std::lock_guard lock(mutex_);
-  return queue_.empty() && working_ == 0;
 }
 
 void TileStore::forget(const QString& key) {
@@ -80,71 +70,50 @@ void TileStore::take(const Key& key, const QImage& image) {
   Q_EMIT arrived();
 }
 
-void TileStore::work(std::stop_token stop) {
-  PicturePainter painter(kept_);
-  while (true) {
-    std::pair<Picture, TileId> job;
-    std::optional<Stretch> stretch;
-    std::string crs;
-    int generation = 0;
-    {
-      std::unique_lock lock(mutex_);
-      wake_.wait(lock, stop, [this] { return !queue_.empty(); });
-      if (stop.stop_requested()) return;
-      job = std::move(queue_.front());
-      queue_.pop_front();
-      if (unreadable_.count(job.first.key) > 0) continue;
-      const auto known = stretches_.find(job.first.key);
-      if (known != stretches_.end()) stretch = known->second;
-      crs = crs_;
-      generation = generation_;
-      ++working_;
-    }
-    const QString key = job.first.key;
-    try {
-      // One thread looks a picture over; the others wait for what it finds.
-      static std::mutex looking;
-      std::unique_lock look(looking, std::defer_lock);
-      if (!stretch) {
-        look.lock();
-        const std::lock_guard lock(mutex_);
-        if (const auto known = stretches_.find(key); known != stretches_.end())
-          stretch = known->second;
-      }
-      if (!stretch) {
-        const Overview o = painter.overview(job.first);
-        stretch = o.stretch;
-        {
-          const std::lock_guard lock(mutex_);
-          stretches_[key] = o.stretch;
-        }
-        QMetaObject::invokeMethod(
-            this,
-            [this, key, o] {
-              overviews_[key] = o;
-              Q_EMIT overviewArrived(key);
-            },
-            Qt::QueuedConnection);
-      }
-      if (look.owns_lock()) look.unlock();
-      const QImage image = painter.paint(job.first, *stretch, pieceOf(job.second), crs);
-      QMetaObject::invokeMethod(
-          this,
-          [this, key, id = job.second, image, generation] {
-            if (generation == generation_) take({key, id}, image);
-          },
-          Qt::QueuedConnection);
-    } catch (const std::exception& e) {
-      const QString sentence = sentenceOf(e);
-      {
-        const std::lock_guard lock(mutex_);
-        unreadable_.insert(key);
-      }
-      QMetaObject::invokeMethod(
-          this, [this, key, sentence] { Q_EMIT failed(key, sentence); }, Qt::QueuedConnection);
-    }
+bool TileStore::unreadable(const QString& key) const {
+  const std::lock_guard lock(mutex_);
+  return unreadable_.count(key) > 0;
+}
+
+std::optional<Stretch> TileStore::knownStretch(const QString& key) const {
+  const std::lock_guard lock(mutex_);
+  const auto at = stretches_.find(key);
+  return at == stretches_.end() ? std::nullopt : std::optional(at->second);
+}
+
+Stretch TileStore::stretchOf(const Picture& picture, PicturePainter& painter) {
+  if (const auto known = knownStretch(picture.key)) return *known;
+  const std::lock_guard look(looking_);
+  if (const auto known = knownStretch(picture.key)) return *known;
+  const Overview o = painter.overview(picture);
+  {
     const std::lock_guard lock(mutex_);
-    --working_;
+    stretches_[picture.key] = o.stretch;
+  }
+  background_.post([this, key = picture.key, o] {
+    overviews_[key] = o;
+    Q_EMIT overviewArrived(key);
+  });
+  return o.stretch;
+}
+
+Answer TileStore::paint(const SharedPicture& picture, TileId id, const std::string& crs,
+                        size_t thread) {
+  const QString key = picture->key;
+  if (unreadable(key)) return {};
+  PicturePainter& painter = painters_[thread];
+  try {
+    const Stretch stretch = stretchOf(*picture, painter);
+    const QImage image = painter.paint(*picture, stretch, pieceOf(id), crs);
+    return [this, key, id, image, crs] {
+      if (crs == crs_) take({key, id}, image);
+    };
+  } catch (const std::exception& e) {
+    {
+      const std::lock_guard lock(mutex_);
+      unreadable_.insert(key);
+    }
+    return [this, key, sentence = sentenceOf(e)] { Q_EMIT failed(key, sentence); };
   }
 }
 

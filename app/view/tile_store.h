@@ -1,14 +1,11 @@
 #pragma once
-#include <QCache>
 #include <QImage>
 #include <QObject>
-#include <condition_variable>
-#include <deque>
 #include <map>
 #include <mutex>
 #include <set>
-#include <thread>
 
+#include "background/background.h"
 #include "view/picture.h"
 
 namespace zp {
@@ -21,13 +18,12 @@ struct TileId {
   auto operator<=>(const TileId&) const = default;
 };
 
-/// Paints tiles of pictures on threads of its own and keeps the last few hundred. Everything public
-/// is for the window's thread.
+/// Paints tiles of pictures in the background and keeps the last few hundred. Everything public is
+/// for the window's thread.
 class TileStore : public QObject {
   Q_OBJECT
  public:
-  explicit TileStore(int threads = 2, QObject* parent = nullptr);
-  ~TileStore() override;
+  explicit TileStore(size_t threads = 2, QObject* parent = nullptr);
 
   /// Forgets what was asked before; the first of `wanted` is painted first.
   void want(const std::vector<std::pair<Picture, TileId>>& wanted, const std::string& crs);
@@ -36,7 +32,7 @@ class TileStore : public QObject {
   /// Null until the picture has been looked over.
   const Overview* overview(const QString& pictureKey) const;
   bool has(const QString& pictureKey) const;
-  bool idle() const;
+  bool idle() const { return background_.idle(); }
   void forget(const QString& pictureKey);
 
   static MapPiece pieceOf(TileId id);
@@ -50,24 +46,25 @@ class TileStore : public QObject {
 
  private:
   using Key = std::pair<QString, TileId>;
-  void work(std::stop_token stop);
+  using SharedPicture = std::shared_ptr<const Picture>;
+  /// The rest is for the threads: each paints one tile with its own painter.
+  Answer paint(const SharedPicture& picture, TileId id, const std::string& crs, size_t thread);
+  Stretch stretchOf(const Picture& picture, PicturePainter& painter);
+  std::optional<Stretch> knownStretch(const QString& key) const;
+  bool unreadable(const QString& key) const;
   void take(const Key& key, const QImage& image);
 
   std::map<Key, std::pair<QImage, uint64_t>> tiles_;  // with when they were last asked for
   std::map<QString, Overview> overviews_;
-  const std::shared_ptr<KeptBands> kept_ = std::make_shared<KeptBands>();
-  std::set<QString> broken_;
   uint64_t clock_ = 0;
+  std::string crs_;
 
-  mutable std::mutex mutex_;
-  std::condition_variable_any wake_;
-  std::deque<std::pair<Picture, TileId>> queue_;
+  std::vector<PicturePainter> painters_;  // one a thread
+  mutable std::mutex mutex_;              // of what the threads know of pictures:
   std::map<QString, Stretch> stretches_;
   std::set<QString> unreadable_;
-  std::string crs_;
-  int working_ = 0;
-  int generation_ = 0;
-  std::vector<std::jthread> threads_;
+  std::mutex looking_;  // one thread looks a picture over; the others wait for what it finds
+  Background background_;
 };
 
 }  // namespace zp

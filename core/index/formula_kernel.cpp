@@ -35,6 +35,8 @@ inline float select(float c, float a, float b) {
 
 }  // namespace
 
+/// Longer than a function may be: one case an operation, in the one loop that the compiler is to see
+/// whole.
 void runFormula(const FormulaStep* steps, size_t count, const float* const* bands, size_t from,
                 size_t n, float* stack, float* out) {
   float* top = stack - kFormulaChunk;  // the chunk on top

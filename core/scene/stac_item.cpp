@@ -150,10 +150,13 @@ Scene sceneOfStacItem(const Json& json, const fs::path& folder) {
   return scene;
 }
 
-Json stacItem(const Scene& scene, const fs::path& item) {
+namespace {
+
+/// The bands by file, each with its role and how its numbers become values.
+Json dataAssets(const Scene& scene, const fs::path& folder) {
   Json assets = Json::object();
   for (const auto& band : scene.bands) {
-    const std::string href = fs::relative(band.file, item.parent_path()).generic_string();
+    const std::string href = fs::relative(band.file, folder).generic_string();
     const std::string key = band.file.stem().string();
     if (!assets.contains(key))
       assets[key] = {{"href", href},
@@ -169,6 +172,32 @@ Json stacItem(const Scene& scene, const fs::path& item) {
     assets[key]["eo:bands"].push_back(eo);
     assets[key]["raster:bands"].push_back(raster);
   }
+  return assets;
+}
+
+/// Geometry and box in degrees; null without a reference system.
+std::pair<Json, Json> whereItLies(const Grid& grid) {
+  Json bbox = nullptr, geometry = nullptr;
+  if (grid.crs.empty()) return {geometry, bbox};
+  const CrsChange change(grid.crs, crsFrom("EPSG:4326"));
+  Json ring = Json::array();
+  Extent e{180, 90, -180, -90};
+  const int w = grid.width, h = grid.height;
+  for (const auto& [c, r] : {std::pair{0, h}, {w, h}, {w, 0}, {0, 0}, {0, h}}) {
+    Place p = grid.toMap(c, r);
+    change.apply(p);
+    e.include(p);
+    ring.push_back({p.x, p.y});
+  }
+  geometry = {{"type", "Polygon"}, {"coordinates", Json::array({ring})}};
+  bbox = {e.left, e.bottom, e.right, e.top};
+  return {geometry, bbox};
+}
+
+}  // namespace
+
+Json stacItem(const Scene& scene, const fs::path& item) {
+  Json assets = dataAssets(scene, item.parent_path());
   if (!scene.quality.file.empty())
     assets["quality"] = qualityAsset(
         scene.quality, fs::relative(scene.quality.file, item.parent_path()).generic_string());
@@ -183,21 +212,7 @@ Json stacItem(const Scene& scene, const fs::path& item) {
   }
   if (!scene.pass.empty()) properties["sat:orbit_state"] = scene.pass;
   if (scene.incidence > 0) properties["view:incidence_angle"] = scene.incidence;
-  Json bbox = nullptr, geometry = nullptr;
-  if (!scene.grid.crs.empty()) {
-    const CrsChange change(scene.grid.crs, crsFrom("EPSG:4326"));
-    Json ring = Json::array();
-    Extent e{180, 90, -180, -90};
-    const int w = scene.grid.width, h = scene.grid.height;
-    for (const auto& [c, r] : {std::pair{0, h}, {w, h}, {w, 0}, {0, 0}, {0, h}}) {
-      Place p = scene.grid.toMap(c, r);
-      change.apply(p);
-      e.include(p);
-      ring.push_back({p.x, p.y});
-    }
-    geometry = {{"type", "Polygon"}, {"coordinates", Json::array({ring})}};
-    bbox = {e.left, e.bottom, e.right, e.top};
-  }
+  const auto [geometry, bbox] = whereItLies(scene.grid);
   return {{"type", "Feature"},
           {"stac_version", "1.0.0"},
           {"stac_extensions",

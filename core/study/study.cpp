@@ -12,114 +12,11 @@
 #include "base/error.h"
 #include "base/outputs.h"
 #include "base/text.h"
-#include "base/words.h"
 #include "grid/crs.h"
-#include "outline/shape_json.h"
-#include "study/steps/step_kind.h"
 
 namespace fs = std::filesystem;
 
 namespace zp {
-namespace {
-
-const char* const kFormat = "zany-patch-study";
-constexpr int kVersion = 1;
-
-struct KindWords {
-  ProductKind kind;
-  const char *id, *title;
-};
-constexpr KindWords kKinds[] = {{ProductKind::Index, "index", words("index")},
-                                {ProductKind::ClassMap, "class-map", words("class map")},
-                                {ProductKind::Points, "points", words("points")},
-                                {ProductKind::Table, "table", words("readings")},
-                                {ProductKind::Labels, "labels", words("labels")},
-                                {ProductKind::Quantity, "quantity", words("quantity")},
-                                {ProductKind::Scene, "scene", words("scene")},
-                                {ProductKind::Areas, "areas", words("areas by date")}};
-
-ProductKind kindFrom(const std::string& id) {
-  for (const auto& k : kKinds)
-    if (id == k.id) return k.kind;
-  throw Error("“{}” is no kind of product; the study was made by another version.", id);
-}
-
-/// "FILE:LAYER" with a relative file, and back.
-std::string relativeTo(const fs::path& base, const std::string& file) {
-  const fs::path whole = fs::absolute(file).lexically_normal();
-  const fs::path r = whole.lexically_relative(base);
-  return r.empty() || *r.begin() == ".." ? whole.string() : r.generic_string();
-}
-
-std::string absoluteFrom(const fs::path& base, const std::string& file) {
-  return fs::path(file).is_absolute() ? file : (base / file).lexically_normal().string();
-}
-
-Json productJson(const Product& p, const fs::path& base) {
-  Json inputs = Json::array();
-  for (const auto& i : p.inputs) inputs.push_back({{"id", i.id}, {"revision", i.revision}});
-  return {{"id", p.id},
-          {"name", p.name},
-          {"kind", idOf(p.kind)},
-          {"file", relativeTo(base, p.file.string())},
-          {"made", p.made},
-          {"date", p.date},
-          {"ramp", p.ramp},
-          {"step", p.step},
-          {"facts", p.facts},
-          {"inputs", inputs},
-          {"revision", p.revision}};
-}
-
-/// What the rest leans on without asking again: strings in the step, figures in the facts.
-bool usable(const Product& p) {
-  if (!textsAreTexts(p.step) || !p.facts.is_object()) return false;
-  const auto figure = [](const Json& of, const char* key) {
-    return of.contains(key) && (of[key].is_number() || of[key].is_null());
-  };
-  if (p.kind == ProductKind::Index || p.kind == ProductKind::Quantity)
-    return figure(p.facts, "min") && figure(p.facts, "max") && figure(p.facts, "mean");
-  if (p.kind == ProductKind::Points)
-    return !p.facts.contains("points") || p.facts["points"].is_number_unsigned();
-  if (p.kind != ProductKind::ClassMap) return true;
-  const auto classes = p.facts.find("classes");
-  return classes != p.facts.end() && classes->is_array() &&
-         std::all_of(classes->begin(), classes->end(), [&](const Json& c) {
-           return c.is_object() && c.contains("code") && c["code"].is_number_integer() &&
-                  c.contains("name") && c["name"].is_string() && c.contains("pixels") &&
-                  c["pixels"].is_number_unsigned() && figure(c, "area_m2");
-         });
-}
-
-Product productFrom(const Json& j, const fs::path& base) {
-  Product p;
-  p.id = j.at("id");
-  p.name = j.at("name");
-  p.kind = kindFrom(j.at("kind"));
-  p.file = absoluteFrom(base, j.at("file"));
-  p.made = j.value("made", "");
-  p.date = j.value("date", "");
-  p.ramp = j.value("ramp", "");
-  p.step = j.value("step", Json::object());
-  p.facts = j.value("facts", Json::object());
-  p.revision = j.value("revision", 1);
-  if (j.contains("inputs"))
-    for (const auto& i : j["inputs"]) p.inputs.push_back({i.at("id"), i.value("revision", 0)});
-  if (!usable(p))
-    throw Error("What the study says of “{}” is not complete; restore study.json from a copy.",
-                p.name);
-  return p;
-}
-
-}  // namespace
-
-std::string idOf(ProductKind kind) {
-  return kKinds[static_cast<size_t>(kind)].id;
-}
-std::string titleOf(ProductKind kind) {
-  return kKinds[static_cast<size_t>(kind)].title;
-}
-
 std::string now() {
   return fmt::format(
       "{:%Y-%m-%dT%H:%M:%SZ}",
@@ -168,14 +65,14 @@ Json readWhole(const fs::path& file) {
   if (hasLast && access(file.c_str(), R_OK) == 0) {
     try {
       const Json json = readJson(file);
-      if (!json.is_object() || !json.contains("format") || json["format"] != kFormat ||
+      if (!json.is_object() || !json.contains("format") || json["format"] != kStudyFormat ||
           !json.contains("version") || !json["version"].is_number_integer())
         return nullptr;
     } catch (const Error&) {
       return nullptr;
     }
   }
-  return readJson(file, kFormat, kVersion);
+  return readJson(file, kStudyFormat, kStudyVersion);
 }
 }  // namespace
 
@@ -210,7 +107,7 @@ Study Study::open(const fs::path& path) {
     study.readFrom(json);
     return study;
   }
-  study.readFrom(readJson(folder / "study.json.last", kFormat, kVersion));
+  study.readFrom(readJson(folder / "study.json.last", kStudyFormat, kStudyVersion));
   fs::rename(folder / "study.json", folder / "study.json.damaged", ec);
   const Sentence damaged("study.json was damaged; the last good version was opened instead.");
   study.notice = study.notice.empty() ? damaged : Sentence("{} {}", damaged, study.notice);
@@ -469,11 +366,11 @@ bool Study::followsStateOf(const Product& p, const Product& upstream) {
 }
 
 std::string Study::relative(const std::string& file) const {
-  return relativeTo(folder_, file);
+  return pathBelow(folder_, file);
 }
 
 std::string Study::absolute(const std::string& file) const {
-  return absoluteFrom(folder_, file);
+  return pathFrom(folder_, file);
 }
 
 fs::path Study::freshFile(const std::string& wanted, const std::string& ending) const {
@@ -511,111 +408,6 @@ std::vector<TrainingArea> trainingIn(const Study& study, const std::string& crs)
     for (auto& p : a.shape.points) change.apply(p);
   }
   return areas;
-}
-
-Json Study::toJson() const {
-  Json j = {{"format", kFormat}, {"version", kVersion}, {"name", name}};
-  j["legend"] = zp::toJson(legend);
-  j["scenes"] = Json::array();
-  for (const auto& s : scenes) {
-    Json one = zp::toJson(s.scene, folder_);
-    one["id"] = s.id;
-    one["revision"] = s.revision;
-    if (!s.product.empty()) one["product"] = s.product;
-    j["scenes"].push_back(std::move(one));
-  }
-  for (const auto& s : missingScenes_) j["scenes"].push_back(s);
-  j["outlines"] = Json::array();
-  for (const auto& o : outlines)
-    j["outlines"].push_back({{"id", o.id},
-                             {"name", o.name},
-                             {"layer", relativeTo(folder_, o.layer)},
-                             {"colour", colourText(o.colour)},
-                             {"shown", o.shown},
-                             {"study_area", o.studyArea},
-                             {"filled", o.filled},
-                             {"width", o.width},
-                             {"label", o.label}});
-  Json areas = Json::array();
-  for (const auto& a : training)
-    areas.push_back({{"code", a.code},
-                     {"class", a.className},
-                     {"subclass", a.subclass},
-                     {"shape", shapeJson(a.shape)}});
-  j["training"] = {{"crs", trainingCrs}, {"revision", trainingRevision}, {"areas", areas}};
-  if (delivery)
-    j["delivery_grid"] = {{"system", crsName(delivery->crs)},
-                          {"origin", {delivery->origin.x, delivery->origin.y}},
-                          {"pixel", delivery->pixel},
-                          {"revision", delivery->revision}};
-  j["products"] = Json::array();
-  for (const auto& p : products) j["products"].push_back(productJson(p, folder_));
-  for (const auto& p : missingProducts_) j["products"].push_back(p);
-  j["bin"] = Json::array();
-  for (const auto& p : bin) j["bin"].push_back(productJson(p, folder_));
-  j["place"] = place;
-  return j;
-}
-
-void Study::readFrom(const Json& j) {
-  std::vector<std::string> lost;
-  try {
-    name = j.at("name").get<std::string>();
-    legend = legendFrom(j.at("legend"));
-    for (const auto& s : j.at("scenes")) {
-      try {
-        scenes.push_back(
-            {s.at("id"), sceneFrom(s, folder_), s.value("revision", 1), s.value("product", "")});
-      } catch (const Error&) {
-        lost.push_back(s.value("name", "a scene"));
-        missingScenes_.push_back(s);
-      }
-    }
-    for (const auto& o : j.at("outlines"))
-      outlines.push_back({o.at("id"), o.at("name"), absoluteFrom(folder_, o.at("layer")),
-                          colourFrom(o.value("colour", "#ffffff")), o.value("shown", true),
-                          o.value("study_area", false), o.value("filled", false),
-                          std::clamp(o.value("width", 1.5), 0.5, 8.0), o.value("label", "")});
-    if (j.contains("delivery_grid")) {
-      const Json& d = j["delivery_grid"];
-      delivery =
-          DeliveryGrid{crsFrom(d.at("system")),
-                       {d.at("origin").at(0).get<double>(), d.at("origin").at(1).get<double>()},
-                       d.at("pixel").get<double>(),
-                       d.value("revision", 1)};
-      if (!(delivery->pixel > 0)) throw Error("The delivery grid of the study has no pixel size.");
-    }
-    const Json& t = j.at("training");
-    trainingCrs = t.value("crs", "");
-    trainingRevision = t.value("revision", 1);
-    for (const auto& a : t.at("areas"))
-      training.push_back(
-          {a.at("code"), a.value("class", ""), a.value("subclass", ""), shapeFrom(a.at("shape"))});
-    for (const auto& p : j.at("products")) {
-      Product product = productFrom(p, folder_);
-      if (fs::exists(product.file))
-        products.push_back(std::move(product));
-      else
-        lost.push_back(product.name), missingProducts_.push_back(p);
-    }
-    if (j.contains("bin"))
-      for (const auto& p : j["bin"]) {
-        Product product = productFrom(p, folder_);
-        if (fs::exists(fileInBin(product))) bin.push_back(std::move(product));
-      }
-    if (j.contains("place") && j["place"].is_object()) place = j["place"];
-    for (const char* count : {"highest-s", "highest-p", "highest-o", "training-revisions",
-                              "scene-revisions", "delivery-revisions"})
-      if (place.contains(count) && !place[count].is_number_integer()) place.erase(count);
-  } catch (const Json::exception& e) {
-    throw Error("The study “{}” is not complete ({}); restore it from a copy.", folder_.string(),
-                e.what());
-  }
-  if (!lost.empty())
-    notice = Sentence(
-        "The files of {} are missing; bring them back to their place and open the "
-        "study again.",
-        listed(lost));
 }
 
 }  // namespace zp

@@ -10,33 +10,10 @@
 #include "base/json.h"
 #include "legend/legend.h"
 #include "scene/scene.h"
+#include "study/product.h"
 #include "training/training_area.h"
 
 namespace zp {
-
-enum class ProductKind { Index, ClassMap, Points, Table, Labels, Quantity, Scene, Areas };
-std::string idOf(ProductKind kind);
-std::string titleOf(ProductKind kind);
-
-/// What something was made from, and how many times that had changed by then.
-struct Input {
-  std::string id;
-  int revision = 0;
-};
-
-/// A result kept in the study: a file, what made it and from what.
-struct Product {
-  std::string id, name;
-  ProductKind kind = ProductKind::Index;
-  std::filesystem::path file;  // absolute
-  std::string made;            // ISO 8601
-  std::string date;            // that it stands for, or ""
-  std::string ramp;            // of an index
-  Json step;                   // runs again with runStep
-  Json facts;                  // statistics, areas… for its sheet
-  std::vector<Input> inputs;
-  int revision = 1;
-};
 
 struct StudyScene {
   std::string id;
@@ -66,6 +43,10 @@ struct StudyOutline {
   double width = 1.5;      // of its line, in pixels
   std::string label = {};  // field whose text stands on it; ""
 };
+
+/// What study.json is marked by.
+inline constexpr const char* kStudyFormat = "zany-patch-study";
+inline constexpr int kStudyVersion = 1;
 
 /// One piece of work in a folder. A value: copy it to compute on another thread.
 /// study.json (format zany-patch-study) names everything; pictures and class maps are ordinary
@@ -111,8 +92,8 @@ class Study {
   std::string addProduct(Product product);
   /// A product that was made again; its scene, where it has one, counts as changed.
   void replaceProduct(const Product& product);
-  /// Says of a made scene what was said of it before, as toJson(scene) tells it; its files are those
-  /// of the product.
+  /// Says of a made scene what was said of it before, as toJson(scene) tells it; its files are
+  /// those of the product.
   void sayOfMade(const Product& product, Json as);
   std::string addOutline(StudyOutline outline);
   void setTraining(std::vector<TrainingArea> areas, const std::string& crs);
@@ -146,6 +127,9 @@ class Study {
   std::filesystem::path fileInBin(const Product& product) const;
   Json toJson() const;
   void readFrom(const Json& json);
+  void readScenes(const Json& json, std::vector<std::string>& lost);
+  void readProducts(const Json& json, std::vector<std::string>& lost);
+  void readRest(const Json& json);
 
   std::filesystem::path folder_;
   std::shared_ptr<Lock> lock_;

@@ -1,18 +1,14 @@
-// The parts of the window by themselves: trail, job runner, charts, matrix, formula field.
+// The parts of the window by themselves: trail, charts, matrix, formula field.
 #include "look/parts.h"
 
 #include <gtest/gtest.h>
 
 #include <QSignalSpy>
 #include <QtTest/QTest>
-#include <atomic>
-#include <thread>
 
 #include "charts/chart.h"
-#include "desks/accuracy/matrix_sheet.h"
+#include "desks/accuracy/matrix_view.h"
 #include "desks/indices/formula_edit.h"
-#include "shell/job_runner.h"
-#include "shell/latest.h"
 #include "shell/trail.h"
 
 namespace zp {
@@ -55,106 +51,6 @@ TEST(TrailWidget, EveryStateLooksDifferent) {
     for (const auto& other : seen) EXPECT_NE(image, other);
     seen << image;
   }
-}
-
-TEST(JobRunnerObject, RunsOneAfterTheOtherAndTellsTheEnd) {
-  JobRunner runner;
-  QStringList order;
-  std::atomic<int> together{0}, most{0};
-  const auto work = [&](const Progress& p) {
-    most = std::max<int>(most, ++together);
-    for (int i = 0; i <= 100; ++i) p.at(i / 100.0);
-    --together;
-  };
-  runner.start({"a", {}, work, [&] { order << "a"; }, {}});
-  runner.start({"b", [&] { order << "prepare b"; }, work, [&] { order << "b"; }, {}});
-  EXPECT_TRUE(runner.busy());
-  EXPECT_EQ(runner.title(), "a");
-  ASSERT_TRUE(QTest::qWaitFor([&] { return !runner.busy(); }, 20000));
-  EXPECT_EQ(order, (QStringList{"a", "prepare b", "b"}));
-  EXPECT_EQ(most, 1);
-}
-
-TEST(JobRunnerObject, FailuresAreSentencesAndTheNextJobStillRuns) {
-  JobRunner runner;
-  QString said;
-  bool after = false;
-  runner.start({"bad",
-                {},
-                [](const Progress&) { throw Error("It cannot be done; do this instead."); },
-                [] { FAIL(); },
-                [&](const QString& s) { said = s; }});
-  runner.start({"good", {}, [](const Progress&) {}, [&] { after = true; }, {}});
-  ASSERT_TRUE(QTest::qWaitFor([&] { return after; }, 20000));
-  EXPECT_EQ(said, "It cannot be done; do this instead.");
-}
-
-TEST(JobRunnerObject, CancelEmptiesTheQueue) {
-  JobRunner runner;
-  QSignalSpy cancelled(&runner, &JobRunner::cancelled);
-  bool second = false;
-  runner.start({"endless",
-                {},
-                [](const Progress& p) {
-                  for (;;) p.at(0.5);
-                },
-                [] { FAIL(); },
-                {}});
-  runner.start({"never", {}, [](const Progress&) {}, [&] { second = true; }, {}});
-  ASSERT_TRUE(QTest::qWaitFor([&] { return runner.share() > 0.4; }, 20000));
-  runner.cancel();
-  ASSERT_TRUE(QTest::qWaitFor([&] { return !runner.busy(); }, 20000));
-  EXPECT_FALSE(second);
-  ASSERT_EQ(cancelled.size(), 1);
-  EXPECT_EQ(cancelled[0][0].toString(), "endless");
-}
-
-TEST(LatestObject, WhatIsOvertakenBeforeItBeginsNeverDoes) {
-  QObject owner;
-  auto* latest = new Latest(&owner);
-  std::atomic<int> begun{0};
-  std::atomic<bool> go{false};
-  int got = -1;
-  const auto done = [&](int v) { got = v; };
-  const auto failed = [](const QString&) {};
-  latest->ask(
-      [&](const Progress&) {
-        ++begun;
-        while (!go) std::this_thread::yield();
-        return 0;
-      },
-      done, failed);
-  ASSERT_TRUE(QTest::qWaitFor([&] { return begun == 1; }, 20000));
-  for (int i = 1; i <= 50; ++i)
-    latest->ask(
-        [&begun, i](const Progress&) {
-          ++begun;
-          return i;
-        },
-        done, failed);
-  go = true;
-  ASSERT_TRUE(QTest::qWaitFor([&] { return got == 50; }, 20000));
-  EXPECT_EQ(begun, 2);
-}
-
-TEST(LatestObject, OnlyTheNewestAnswerArrives) {
-  QObject owner;
-  auto* latest = new Latest(&owner);
-  QList<int> answers;
-  for (int i = 0; i < 20; ++i)
-    latest->ask(
-        [i](const Progress& p) {
-          for (int k = 0; k < 1000; ++k) p.check();
-          return i;
-        },
-        [&](int answer) { answers << answer; }, [](const QString&) { FAIL(); });
-  ASSERT_TRUE(QTest::qWaitFor([&] { return !latest->pending(); }, 20000));
-  EXPECT_EQ(answers, QList<int>{19});
-  QString said;
-  latest->ask([](const Progress&) -> int { throw Error("No."); }, [](int) { FAIL(); },
-              [&](const QString& s) { said = s; });
-  ASSERT_TRUE(QTest::qWaitFor([&] { return !said.isEmpty(); }, 20000));
-  EXPECT_EQ(said, "No.");
 }
 
 Histogram flatHistogram() {

@@ -3,6 +3,7 @@
 #include "outline/layer.h"
 #include "sampling/readings.h"
 #include "support/rasters.h"
+#include "desks/sampling/readings_table.h"
 #include "window_fixture.h"
 
 namespace zp {

@@ -3,6 +3,8 @@
 #include "outline/layer.h"
 #include "shell/facts.h"
 #include "support/rasters.h"
+#include "desks/mapping/mapping_desk.h"
+#include "mapping/method.h"
 #include "window_fixture.h"
 
 namespace zp {
@@ -72,7 +74,8 @@ TEST_F(TrainingDeskWindow, AFileWithoutAreasIsSaidInPlace) {
   EXPECT_TRUE(said().contains("notes.gpkg")) << said().toStdString();
   // Areas far from the scene are refused as a whole.
   writeAreas(folder_ / "far.gpkg", {{1, "Open water", {{0, 0}, {10, 0}, {10, 10}}}});
-  w().training().importFrom(q((folder_ / "far.gpkg").string()) + ":areas", "code", "name", "");
+  w().training().areas().importFrom(q((folder_ / "far.gpkg").string()) + ":areas", "code", "name",
+                                    "");
   EXPECT_TRUE(said().contains("lie on it")) << said().toStdString();
   EXPECT_TRUE(s().training.empty());
 }

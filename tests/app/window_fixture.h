@@ -82,15 +82,17 @@ class RealWindow : public ::testing::Test {
   Driver& d() { return *driver_; }
   MainWindow& w() { return *window_; }
   const Study& s() { return window_->bench().study(); }
-  /// What the desk says, or nothing.
+  /// What the desk says: what went wrong, else what is missing, else nothing.
   QString said() {
-    for (auto* l : window_->findChildren<QLabel*>("deskNotice"))
-      if (l->isVisible()) return l->text();
+    for (const char* name : {"deskNotice", "deskNeed"})
+      for (auto* l : window_->findChildren<QLabel*>(name))
+        if (l->isVisible()) return l->text();
     return {};
   }
   void importTraining() {
-    w().training().importFrom(q((s().folder() / "outlines/outlines.gpkg").string()) + ":training",
-                              "code", "class", "subclass");
+    w().training().areas().importFrom(
+        q((s().folder() / "outlines/outlines.gpkg").string()) + ":training", "code", "class",
+        "subclass");
   }
   void makeMap() {
     d().stage(2);

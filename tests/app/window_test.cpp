@@ -322,8 +322,8 @@ TEST_F(RealWindow, BadInputIsSaidInPlaceAndChangesNothing) {
     offered = offered || (b->isVisible() && b->text() == "Go to training");
   EXPECT_TRUE(offered);
   d().stage(2);
-  w().training().importFrom(q((s().folder() / "outlines/outlines.gpkg").string()) + ":training",
-                            "class", "", "");
+  w().training().areas().importFrom(
+      q((s().folder() / "outlines/outlines.gpkg").string()) + ":training", "class", "", "");
   EXPECT_TRUE(said().contains("is not a class code")) << said().toStdString();
   EXPECT_TRUE(s().training.empty());
 }

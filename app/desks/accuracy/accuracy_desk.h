@@ -1,71 +1,25 @@
 #pragma once
-#include "accuracy/labelling.h"
-#include "accuracy/stratified_estimate.h"
+#include "desks/accuracy/label_book.h"
 #include "desks/desk.h"
-#include "shell/latest.h"
 
 namespace zp {
-
-/// The labelling that is open, with its file: read once, written after every label.
-class LabelBook : public QObject {
-  Q_OBJECT
- public:
-  explicit LabelBook(Workbench& bench);
-  /// The newest labels product of the study; false when there is none or it cannot be read.
-  bool load();
-  bool none() const { return labelling_.empty(); }
-  Labelling& labelling() { return labelling_; }
-  const Labelling& labelling() const { return labelling_; }
-  const std::string& crs() const { return crs_; }
-  /// Saves after a change and tells.
-  void changed();
-  const Product* product() const;
-  const Product* map() const;
-  std::optional<ConfusionMatrix> matrix() const;
-  /// Area by class of the map, in square metres; empty when not known.
-  std::map<int, double> mappedAreas() const;
-  /// The points were drawn per class of the map, perhaps of an earlier state of it.
-  bool drawnPerClass() const;
-  /// Weighted by mapped area, when the points were drawn per class of this very map.
-  std::optional<StratifiedEstimate> weighted(const ConfusionMatrix& m) const;
-  /// The accuracy to tell first: weighted where that can be.
-  std::optional<Estimate> overall() const;
-
-  /// A cell of the matrix whose points alone are shown (map, reference codes).
-  std::optional<std::pair<int, int>> cell;
-
- Q_SIGNALS:
-  void updated();
-
- private:
-  Workbench& bench_;
-  std::string id_, crs_;
-  int revision_ = 0;
-  Labelling labelling_;
-};
 
 /// Which points confront which map; the way to the labelling desk and to the matrix.
 class AccuracyDesk : public Desk {
   Q_OBJECT
  public:
   AccuracyDesk(Workbench& bench, MapView& view, LabelBook& book);
-  void refresh() override;
-  std::vector<ViewPoint> points() const;
+  Trail::Station station() const override;
 
  Q_SIGNALS:
   void labellingAsked();
   void matrixAsked();
 
+ protected:
+  Missing missing() const override;
+
  private:
-  void act();
-  void showKnown();
   LabelBook& book_;
-  Latest known_;
-  QComboBox *map_, *points_;
-  QLabel *state_, *advice_;
-  QProgressBar* bar_;
-  QPushButton *matrix_, *fresh_, *all_;
-  QTableWidget *table_, *knownTable_;
 };
 
 }  // namespace zp

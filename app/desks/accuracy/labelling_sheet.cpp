@@ -9,6 +9,8 @@ namespace zp {
 
 namespace {
 
+constexpr double kPixelsClose = 30;  // of the map, across the closest pane
+
 /// A key with the class's letter, its name and its colour underneath.
 class ClassKey : public QPushButton {
  public:
@@ -67,7 +69,23 @@ LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
     : bench_(bench), book_(book), curvesJob_(this) {
   setObjectName("labellingSheet");
   setFocusPolicy(Qt::StrongFocus);
-  title_ = headingLabel(txt("What is here?"));
+  keys_ = new QHBoxLayout;
+  keys_->setSpacing(8);
+  auto* panes = new QHBoxLayout;
+  panes->setSpacing(20);
+  const QString names[] = {txt("Close"), txt("Around"), txt("Wide")};
+  for (size_t i = 0; i < 3; ++i) panes->addLayout(buildPane(i, names[i]), 1);
+  auto* layout = new QVBoxLayout(this);
+  layout->setContentsMargins(20, 14, 20, 14);
+  layout->setSpacing(10);
+  layout->addLayout(buildHead());
+  layout->addLayout(panes, 1);
+  layout->addLayout(buildCurves());
+  layout->addLayout(keys_);
+  layout->addLayout(buildHints());
+}
+
+QLayout* LabellingSheet::buildHead() {
   order_ = secondLabel("");
   order_->setObjectName("labelOrder");
   count_ = secondLabel("");
@@ -77,47 +95,48 @@ LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
   bar_->setTextVisible(false);
   bar_->setFixedWidth(330);
   auto* head = new QGridLayout;
-  head->addWidget(title_, 0, 0);
+  head->addWidget(headingLabel(txt("What is here?")), 0, 0);
   head->addWidget(order_, 1, 0);
   head->addWidget(bar_, 0, 1, Qt::AlignRight | Qt::AlignVCenter);
   head->addWidget(count_, 1, 1);
   head->setColumnStretch(0, 1);
+  return head;
+}
 
-  auto* row = new QHBoxLayout;
-  row->setSpacing(20);
-  const QString names[] = {txt("Close"), txt("Around"), txt("Wide")};
-  for (size_t i = 0; i < 3; ++i) {
-    Pane& pane = panes_[i];
-    pane.name = names[i];
-    pane.tiles = std::make_unique<TileStore>(1);
-    pane.view = new MapView(*pane.tiles);
-    pane.view->setBare(true);
-    pane.view->setObjectName(QString("pane%1").arg(i));
-    pane.view->setFocusPolicy(Qt::NoFocus);
-    pane.view->setAttribute(Qt::WA_TransparentForMouseEvents);
-    pane.caption = new QLabel;
-    pane.caption->setFont(textFont(10, QFont::Medium));
-    pane.picture = new LongChoice;
-    pane.picture->setFocusPolicy(Qt::ClickFocus);
-    pane.picture->setAccessibleName(txt("Picture of %1").arg(pane.name));
-    pane.picture->setStyleSheet(
-        "QComboBox { background: transparent; border: none; padding-right: 4px; }");
-    connect(pane.picture, &QComboBox::activated, this, [this, i](int index) {
-      setPicture(panes_[i], index);
-      bench_.setPlace("label-picture-" + std::to_string(i),
-                      pictures_[static_cast<size_t>(index)].key.toStdString());
-      setFocus();
-    });
-    auto* under = new QHBoxLayout;
-    under->addWidget(pane.caption);
-    under->addWidget(pane.picture, 1);
-    auto* column = new QVBoxLayout;
-    column->setSpacing(2);
-    column->addWidget(pane.view, 1);
-    column->addLayout(under);
-    row->addLayout(column, 1);
-  }
+QLayout* LabellingSheet::buildPane(size_t i, const QString& name) {
+  Pane& pane = panes_[i];
+  pane.name = name;
+  pane.tiles = std::make_unique<TileStore>(1);
+  pane.view = new MapView(*pane.tiles);
+  pane.view->setBare(true);
+  pane.view->setObjectName(QString("pane%1").arg(i));
+  pane.view->setFocusPolicy(Qt::NoFocus);
+  pane.view->setAttribute(Qt::WA_TransparentForMouseEvents);
+  pane.caption = new QLabel;
+  pane.caption->setFont(textFont(10, QFont::Medium));
+  pane.picture = new LongChoice;
+  pane.picture->setFocusPolicy(Qt::ClickFocus);
+  pane.picture->setAccessibleName(txt("Picture of %1").arg(name));
+  pane.picture->setStyleSheet(
+      "QComboBox { background: transparent; border: none; padding-right: 4px; }");
+  connect(pane.picture, &QComboBox::activated, this, [this, i](int index) {
+    setPicture(panes_[i], index);
+    bench_.setPlace("label-picture-" + std::to_string(i),
+                    pictures_[static_cast<size_t>(index)].key.toStdString());
+    setFocus();
+  });
+  auto* under = new QHBoxLayout;
+  under->addWidget(pane.caption);
+  under->addWidget(pane.picture, 1);
+  auto* column = new QVBoxLayout;
+  column->setSpacing(2);
+  column->addWidget(pane.view, 1);
+  column->addLayout(under);
+  return column;
+}
 
+/// The pixel's curves, and the note.
+QLayout* LabellingSheet::buildCurves() {
   reflectanceTitle_ = secondLabel("");
   radarTitle_ = secondLabel("");
   reflectance_ = new LineChart;
@@ -131,22 +150,22 @@ LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
   note_->installEventFilter(this);
   auto* curves = new QHBoxLayout;
   curves->setSpacing(20);
-  const auto stack = [&](QLabel* l, QWidget* w) {
-    auto* v = new QVBoxLayout;
-    v->setSpacing(2);
-    v->addWidget(l);
-    v->addWidget(w);
-    v->addStretch();
-    curves->addLayout(v, 1);
-  };
-  stack(reflectanceTitle_, reflectance_);
-  stack(radarTitle_, radar_);
-  stack(secondLabel(txt("Note")), note_);
+  for (const auto& [title, below] :
+       std::initializer_list<std::pair<QLabel*, QWidget*>>{{reflectanceTitle_, reflectance_},
+                                                           {radarTitle_, radar_},
+                                                           {secondLabel(txt("Note")), note_}}) {
+    auto* stack = new QVBoxLayout;
+    stack->setSpacing(2);
+    stack->addWidget(title);
+    stack->addWidget(below);
+    stack->addStretch();
+    curves->addLayout(stack, 1);
+  }
+  return curves;
+}
 
-  keys_ = new QHBoxLayout;
-  keys_->setSpacing(8);
-  auto* hints = new QHBoxLayout;
-  hints->setSpacing(20);
+/// The keys beside those of the classes, and the ways out.
+QLayout* LabellingSheet::buildHints() {
   unsure_ = chip(txt("Unsure"));
   unsure_->setObjectName("unsure");
   unsure_->setFocusPolicy(Qt::NoFocus);
@@ -155,13 +174,6 @@ LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
     book_.changed();
     showPoint();
   });
-  hints->addWidget(keyHint("U", ""));
-  hints->addWidget(unsure_);
-  hints->addWidget(keyHint(txt("Space"), txt("skip")));
-  hints->addWidget(keyHint(txt("Backspace"), txt("back")));
-  hints->addWidget(keyHint("+ −", txt("zoom")));
-  hints->addWidget(keyHint("`", txt("other picture")));
-  hints->addStretch();
   close_ = quietButton(txt("Close the labelling and see the matrix"));
   close_->setObjectName("closeLabelling");
   close_->setFocusPolicy(Qt::TabFocus);
@@ -170,17 +182,18 @@ LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
   pause->setObjectName("pauseLabelling");
   pause->setFocusPolicy(Qt::TabFocus);
   connect(pause, &QPushButton::clicked, this, &LabellingSheet::leaveAsked);
+  auto* hints = new QHBoxLayout;
+  hints->setSpacing(20);
+  hints->addWidget(keyHint("U", ""));
+  hints->addWidget(unsure_);
+  hints->addWidget(keyHint(txt("Space"), txt("skip")));
+  hints->addWidget(keyHint(txt("Backspace"), txt("back")));
+  hints->addWidget(keyHint("+ −", txt("zoom")));
+  hints->addWidget(keyHint("`", txt("other picture")));
+  hints->addStretch();
   hints->addWidget(pause);
   hints->addWidget(close_);
-
-  auto* layout = new QVBoxLayout(this);
-  layout->setContentsMargins(20, 14, 20, 14);
-  layout->setSpacing(10);
-  layout->addLayout(head);
-  layout->addLayout(row, 1);
-  layout->addLayout(curves);
-  layout->addLayout(keys_);
-  layout->addLayout(hints);
+  return hints;
 }
 
 bool LabellingSheet::ready() const {
@@ -199,7 +212,7 @@ void LabellingSheet::open() {
   } catch (const Error&) {
     // The map went away; labels can be given all the same.
   }
-  const double spans[] = {30 * pixel, 120 * pixel, 600 * pixel};
+  const double spans[] = {kPixelsClose * pixel, 120 * pixel, 600 * pixel};
   for (size_t i = 0; i < 3; ++i) {
     panes_[i].span = spans[i];
     panes_[i].view->setCrs(bench_.viewCrs());
@@ -270,21 +283,36 @@ void LabellingSheet::showPoint() {
   const Labelling& l = book_.labelling();
   if (l.empty()) return;
   const ValidationPoint& p = l.current();
+  showPanes(p);
+  showProgress();
+  unsure_->setChecked(p.unsure);
+  for (const auto& c : bench_.study().legend.classes)
+    if (auto* key = findChild<QPushButton*>(QString("key-%1").arg(c.code)))
+      key->setChecked(p.reference == c.code);
+  if (!note_->hasFocus()) note_->setPlainText(q(p.note));
+  askCurves(p.place);
+}
+
+void LabellingSheet::showPanes(const ValidationPoint& p) {
   Place at = p.place;
   try {
     CrsChange(book_.crs(), bench_.viewCrs()).apply(at);
   } catch (const std::exception&) {
+    // Without a system that is known it stands where it says.
   }
-  double pixel = 10;
+  const double pixel = panes_[0].span / kPixelsClose;
   for (auto& pane : panes_) {
     const double span = pane.span * zoom_;
     const int wide = std::max(1, std::min(pane.view->width(), pane.view->height()));
-    if (&pane == &panes_[0]) pixel = pane.span / 30;
     pane.view->setCentre(at, span / wide);
     pane.view->setMark(at, pixel);
     pane.caption->setText(QString("%1 · %2").arg(
         pane.name, span >= 1000 ? decimal(span / 1000, 1) + " km" : decimal(span, 0) + " m"));
   }
+}
+
+void LabellingSheet::showProgress() {
+  const Labelling& l = book_.labelling();
   const size_t n = l.points().size(), done = l.labelled();
   const bool all = done == n;
   order_->setText(
@@ -302,22 +330,17 @@ void LabellingSheet::showPoint() {
   count_->setText(txt("%1 labelled · %2 unsure%3").arg(done).arg(l.unsure()).arg(left));
   bar_->setRange(0, static_cast<int>(n));
   bar_->setValue(static_cast<int>(done));
-  unsure_->setChecked(p.unsure);
-  const auto& classes = bench_.study().legend.classes;
-  for (const auto& c : classes)
-    if (auto* key = findChild<QPushButton*>(QString("key-%1").arg(c.code)))
-      key->setChecked(p.reference == c.code);
-  if (!note_->hasFocus()) note_->setPlainText(q(p.note));
   close_->setText(l.closed() ? txt("See the matrix")
                              : txt("Close the labelling and see the matrix"));
   close_->setProperty("part", all ? "primary" : "quiet");
   close_->style()->unpolish(close_);
   close_->style()->polish(close_);
   close_->setEnabled(done > 0);
+}
 
+void LabellingSheet::askCurves(Place place) {
   const auto* current = bench_.currentScene();
-  const std::optional<Scene> scene =
-      current != nullptr ? std::optional<Scene>(current->scene) : std::nullopt;
+  const auto scene = current != nullptr ? std::optional<Scene>(current->scene) : std::nullopt;
   std::vector<Scene> radar;
   for (const auto& s : bench_.study().scenes)
     if (s.scene.isRadar() && s.scene.bandOf("vh") >= 0 && !s.scene.date.empty())
@@ -325,39 +348,49 @@ void LabellingSheet::showPoint() {
   std::sort(radar.begin(), radar.end(),
             [](const Scene& a, const Scene& b) { return a.date < b.date; });
   curvesJob_.ask(
-      [place = p.place, crs = book_.crs(), scene, radar](const Progress&) {
+      [place, crs = book_.crs(), scene, radar](const Progress&) {
         Curves c;
-        if (scene) {
-          c.reflectanceTitle =
-              txt("%1 by wavelength in nm, %2").arg(txt(titleOf(scene->state)), q(scene->name));
-          c.reflectanceTitle[0] = c.reflectanceTitle[0].toUpper();
-          for (size_t b = 0; b < scene->bands.size(); ++b) {
-            const double v = readBandAt({place}, crs, *scene, b)[0];
-            if (std::isnan(v)) continue;
-            const double wavelength = scene->bands[b].wavelength;
-            c.wavelengths << (wavelength > 0 ? wavelength
-                                             : static_cast<double>(c.wavelengths.size() + 1));
-            c.reflectance << v;
-          }
-        }
-        for (const auto& s : radar) {
-          const double v = readBandAt({place}, crs, s, static_cast<size_t>(s.bandOf("vh")))[0];
-          if (!(v > 0) && s.state == ValueState::BackscatterPower) continue;
-          c.days << static_cast<double>(
-              QDate::fromString(q(s.date), Qt::ISODate).startOfDay(Qt::UTC).toSecsSinceEpoch());
-          c.backscatter << (s.state == ValueState::BackscatterPower ? toDecibels(v) : v);
-        }
+        if (scene) readReflectance(*scene, place, crs, c);
+        readBackscatter(radar, place, crs, c);
         return c;
       },
-      [this](const Curves& c) {
-        reflectanceTitle_->setText(c.reflectanceTitle);
-        reflectance_->show(c.wavelengths, c.reflectance, "", "", false, tokens().text);
-        radarTitle_->setText(c.days.isEmpty() ? txt("No radar scenes with dates in this study.")
-                                              : txt("Radar VH through the season, dB"));
-        radar_->setVisible(!c.days.isEmpty());
-        radar_->show(c.days, c.backscatter, "", "", true, tokens().accent);
-      },
-      [](const QString&) {});
+      [this](const Curves& c) { showCurves(c); }, [](const QString&) {});
+}
+
+/// For any thread, as the next.
+void LabellingSheet::readReflectance(const Scene& scene, Place place, const std::string& crs,
+                                     Curves& c) {
+  c.reflectanceTitle =
+      txt("%1 by wavelength in nm, %2").arg(txt(titleOf(scene.state)), q(scene.name));
+  c.reflectanceTitle[0] = c.reflectanceTitle[0].toUpper();
+  for (size_t b = 0; b < scene.bands.size(); ++b) {
+    const double v = readBandAt({place}, crs, scene, b)[0];
+    if (std::isnan(v)) continue;
+    const double wavelength = scene.bands[b].wavelength;
+    c.wavelengths << (wavelength > 0 ? wavelength : static_cast<double>(c.wavelengths.size() + 1));
+    c.reflectance << v;
+  }
+}
+
+void LabellingSheet::readBackscatter(const std::vector<Scene>& radar, Place place,
+                                     const std::string& crs, Curves& c) {
+  for (const auto& s : radar) {
+    const bool power = s.state == ValueState::BackscatterPower;
+    const double v = readBandAt({place}, crs, s, static_cast<size_t>(s.bandOf("vh")))[0];
+    if (!(v > 0) && power) continue;
+    c.days << static_cast<double>(
+        QDate::fromString(q(s.date), Qt::ISODate).startOfDay(Qt::UTC).toSecsSinceEpoch());
+    c.backscatter << (power ? toDecibels(v) : v);
+  }
+}
+
+void LabellingSheet::showCurves(const Curves& c) {
+  reflectanceTitle_->setText(c.reflectanceTitle);
+  reflectance_->show(c.wavelengths, c.reflectance, "", "", false, tokens().text);
+  radarTitle_->setText(c.days.isEmpty() ? txt("No radar scenes with dates in this study.")
+                                        : txt("Radar VH through the season, dB"));
+  radar_->setVisible(!c.days.isEmpty());
+  radar_->show(c.days, c.backscatter, "", "", true, tokens().accent);
 }
 
 void LabellingSheet::label(int code) {

@@ -1,7 +1,8 @@
 #pragma once
+#include "background/latest.h"
 #include "charts/chart.h"
-#include "desks/accuracy/accuracy_desk.h"
-#include "shell/latest.h"
+#include "desks/accuracy/label_book.h"
+#include "desks/panel.h"
 
 namespace zp {
 
@@ -37,9 +38,20 @@ class LabellingSheet : public QWidget {
     QVector<double> wavelengths, reflectance, days, backscatter;
     QString reflectanceTitle, radarTitle;
   };
+  QLayout* buildHead();
+  QLayout* buildPane(size_t i, const QString& name);
+  QLayout* buildCurves();
+  QLayout* buildHints();
   void fillPictures();
   void fillKeys();
   void showPoint();
+  void showPanes(const ValidationPoint& point);
+  void showProgress();
+  void askCurves(Place place);
+  static void readReflectance(const Scene& scene, Place place, const std::string& crs, Curves& c);
+  static void readBackscatter(const std::vector<Scene>& radar, Place place, const std::string& crs,
+                              Curves& c);
+  void showCurves(const Curves& curves);
   void setPicture(Pane& pane, int index);
   void label(int code);
   void zoom(double factor);
@@ -50,7 +62,7 @@ class LabellingSheet : public QWidget {
   Latest curvesJob_;
   std::array<Pane, 3> panes_;
   std::vector<Picture> pictures_;
-  QLabel *title_, *order_, *count_, *reflectanceTitle_, *radarTitle_;
+  QLabel *order_, *count_, *reflectanceTitle_, *radarTitle_;
   QProgressBar* bar_;
   LineChart *reflectance_, *radar_;
   QPlainTextEdit* note_;

@@ -1,37 +1,9 @@
 #pragma once
-#include "desks/accuracy/accuracy_desk.h"
+#include "desks/accuracy/label_book.h"
+#include "desks/accuracy/matrix_view.h"
+#include "desks/panel.h"
 
 namespace zp {
-
-/// The confusion matrix as a grid of tinted cells with its margins.
-class MatrixView : public QWidget {
-  Q_OBJECT
- public:
-  enum class Show { Counts, RowShares, ColumnShares };
-  explicit MatrixView(QWidget* parent = nullptr);
-  void setMatrix(const ConfusionMatrix& m, const Legend& legend);
-  void setShow(Show show);
-  QRect cellRect(size_t map, size_t reference) const;
-  QPair<int, int> chosen() const { return chosen_; }
-  void choose(int map, int reference);
-
- Q_SIGNALS:
-  void cellChosen(int map, int reference);
-
- protected:
-  void paintEvent(QPaintEvent*) override;
-  void mousePressEvent(QMouseEvent*) override;
-  void keyPressEvent(QKeyEvent*) override;
-
- private:
-  QString cellText(size_t i, size_t j) const;
-  int cellWidth() const;
-  int cellHeight() const;
-  ConfusionMatrix matrix_;
-  Legend legend_;
-  Show show_ = Show::Counts;
-  QPair<int, int> chosen_{-1, -1};
-};
 
 /// The matrix with what it says in words, and the measures beside it.
 class MatrixSheet : public QWidget {
@@ -48,6 +20,16 @@ class MatrixSheet : public QWidget {
   void placeAsked(zp::Place place);
 
  private:
+  QLayout* buildMatrix();
+  QLayout* buildShows();
+  QWidget* buildSentence();
+  QWidget* buildSide();
+  QWidget* buildMeasures();
+  QLayout* buildFoot();
+  void tellAccuracy(const std::optional<StratifiedEstimate>& weighted);
+  void tellLimits(bool weighted);
+  void chooseWorst();
+  void showPoints();
   void explain(int map, int reference);
   void fillAreas(const std::optional<StratifiedEstimate>& weighted);
   Workbench& bench_;

@@ -50,8 +50,8 @@ std::string formulaOfScene(const std::string& formula, const std::vector<std::st
   return out + formula.substr(done);
 }
 
-DatesPanel::DatesPanel(Workbench& bench, std::function<IndexInHand()> inHand, QWidget* parent)
-    : QWidget(parent), bench_(bench), inHand_(std::move(inHand)) {
+DatesPanel::DatesPanel(Workbench& bench, std::function<IndexInHand()> inHand)
+    : Panel(bench), inHand_(std::move(inHand)) {
   what_ = new QComboBox;
   what_->setObjectName("datesWhat");
   what_->setAccessibleName(txt("What to compare"));
@@ -77,9 +77,7 @@ DatesPanel::DatesPanel(Workbench& bench, std::function<IndexInHand()> inHand, QW
   table_->setObjectName("datesTable");
   curve_ = new LineChart;
   curve_->setFixedHeight(150);
-  auto* layout = new QVBoxLayout(this);
-  layout->setContentsMargins(0, 0, 0, 0);
-  layout->setSpacing(8);
+  auto* layout = box();
   layout->addWidget(what_);
   layout->addWidget(about_);
   layout->addWidget(fromRow_ = row(txt("Earlier"), from_));
@@ -125,7 +123,7 @@ void DatesPanel::choose() {
   const auto& all = bench_.hasStudy() ? bench_.study().products : std::vector<Product>();
   for (auto p = all.rbegin(); p != all.rend(); ++p)
     if (p->step.value("do", "") == steps[what]) {
-      showResult(*p);
+      showTable(*p);
       break;
     }
   Q_EMIT changed();
@@ -156,7 +154,7 @@ void DatesPanel::fill() {
   std::stable_sort(all.begin(), all.end(),
                    [](const auto& a, const auto& b) { return std::get<0>(a) < std::get<0>(b); });
   const QVariant from = from_->currentData(), to = to_->currentData();
-  const QStringList before = ticked();
+  const QStringList before = tickedIn(*ticks_);
   const QSignalBlocker quiet(ticks_);
   from_->clear();
   to_->clear();
@@ -165,15 +163,10 @@ void DatesPanel::fill() {
   for (const auto& [date, text, id] : all) {
     from_->addItem(text, id);
     to_->addItem(text, id);
-    auto* item = new QListWidgetItem(text);
-    item->setData(Qt::UserRole, id);
-    item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
     const auto* scene = s.scene(id.toStdString());
     const bool like = scene == nullptr || (current != nullptr && scene->product.empty() &&
                                            scene->scene.sensor == current->scene.sensor);
-    item->setCheckState((before.isEmpty() ? like : before.contains(id)) ? Qt::Checked
-                                                                        : Qt::Unchecked);
-    ticks_->addItem(item);
+    ticks_->addItem(tickItem(text, id, before.isEmpty() ? like : before.contains(id)));
   }
   fitHeight(ticks_);
   from_->setCurrentIndex(std::max(0, from_->findData(from)));
@@ -187,7 +180,7 @@ void DatesPanel::fill() {
 void DatesPanel::warn() {
   std::map<ValueState, QStringList> states;
   if (static_cast<What>(what_->currentIndex()) == Series)
-    for (const auto& id : ticked())
+    for (const auto& id : tickedIn(*ticks_))
       if (const auto* s = bench_.study().scene(id.toStdString()))
         states[s->scene.state] << q(s->scene.name);
   QStringList parts;
@@ -208,102 +201,134 @@ void DatesPanel::fillClasses() {
   const QVariant kept = class_->currentData();
   class_->clear();
   if (what == FromTo) class_->addItem(txt("every class"), 0);
-  const QString id = what == FromTo ? from_->currentData().toString() : ticked().value(0);
+  const QString id = what == FromTo ? from_->currentData().toString() : tickedIn(*ticks_).value(0);
   if (const auto* p = bench_.hasStudy() ? bench_.study().product(id.toStdString()) : nullptr)
     for (const auto& c : classesOf(*p))
       class_->addItem(q(c.at("name").get<std::string>()), c.at("code").get<int>());
   class_->setCurrentIndex(std::max(0, class_->findData(kept)));
 }
 
-QStringList DatesPanel::ticked() const {
-  QStringList all;
-  for (int i = 0; i < ticks_->count(); ++i)
-    if (ticks_->item(i)->checkState() == Qt::Checked)
-      all << ticks_->item(i)->data(Qt::UserRole).toString();
-  return all;
+Panel::Heading DatesPanel::heading() const {
+  return {txt("Between dates"), txt("What changed, where, and how much.")};
 }
 
 QString DatesPanel::action() const {
   return txt(kWords[what_->currentIndex()].action);
 }
 
-std::optional<Json> DatesPanel::step(QString& missing) const {
-  const Study& s = bench_.study();
+QString DatesPanel::missing() const {
   const auto what = static_cast<What>(what_->currentIndex());
+  const bool pair = from_->count() >= 2 && from_->currentData() != to_->currentData();
+  const auto ticks = tickedIn(*ticks_).size();
+  switch (what) {
+    case Difference:
+      if (!pair) return txt("Choose two different scenes.");
+      try {
+        difference();
+      } catch (const std::exception&) {
+        return txt("One of the two scenes lacks a band that the index needs.");
+      }
+      return {};
+    case FromTo:
+      return pair ? QString() : txt("Make class maps of two dates first.");
+    case Against:
+      return pair ? QString() : txt("Choose two different layers.");
+    case HowOften:
+      return ticks >= 2 ? QString() : txt("Make class maps of two dates first.");
+    case Series:
+      if (ticks < 2) return txt("Tick two scenes or more.");
+      return inHand_().cuts.empty()
+                 ? txt("Make the index of one date first, and set its threshold.")
+                 : QString();
+  }
+  return {};
+}
+
+Json DatesPanel::step() const {
+  const Study& s = bench_.study();
+  const std::string from = from_->currentData().toString().toStdString(),
+                    to = to_->currentData().toString().toStdString();
+  switch (static_cast<What>(what_->currentIndex())) {
+    case Difference:
+      return difference();
+    case HowOften:
+      return history();
+    case Series:
+      return series();
+    case Against:
+      return {
+          {"do", "compare"},
+          {"product", from},
+          {"to", to},
+          {"name",
+           txt("%1 less %2").arg(q(s.product(from)->name), q(s.product(to)->name)).toStdString()}};
+    case FromTo:
+      break;
+  }
+  const int code = class_->currentData().toInt();
+  return {{"do", "change"},
+          {"from", from},
+          {"to", to},
+          {"code", code},
+          {"name",
+           (code == 0 ? txt("Change of classes") : txt("Change of %1").arg(class_->currentText()))
+               .toStdString()}};
+}
+
+/// Error when a scene lacks a band of the index.
+Json DatesPanel::difference() const {
+  const Study& s = bench_.study();
   const std::string from = from_->currentData().toString().toStdString(),
                     to = to_->currentData().toString().toStdString();
   const IndexInHand index = inHand_();
-  const auto fail = [&](const QString& why) {
-    missing = why;
-    return std::optional<Json>();
-  };
-  if (what == Difference) {
-    if (from_->count() < 2 || from == to) return fail(txt("Choose two different scenes."));
-    const auto names = formulaNames(s);
-    std::string earlier, later;
-    for (const auto& [name, id] : names) {
-      if (id == from) earlier = name;
-      if (id == to) later = name;
-    }
-    const auto& a = s.scene(from)->scene;
-    const auto& b = s.scene(to)->scene;
-    const std::string formula = "(" + formulaOfScene(index.formula, b.roles(), later) + ") - (" +
-                                formulaOfScene(index.formula, a.roles(), earlier) + ")";
-    const std::map<std::string, std::string> with{{earlier, from}, {later, to}};
-    try {
-      parseFormula(formula, studyScope(s, to, with).names());
-    } catch (const std::exception&) {
-      return fail(txt("One of the two scenes lacks a band that the index needs."));
-    }
-    return Json{{"do", "index"},       {"scene", to},
-                {"formula", formula},  {"with", with},
-                {"ramp", "diverging"}, {"name", index.title + ", " + b.name + " less " + a.name}};
+  std::string earlier, later;
+  for (const auto& [name, id] : formulaNames(s)) {
+    if (id == from) earlier = name;
+    if (id == to) later = name;
   }
-  if (what == FromTo) {
-    if (from_->count() < 2 || from == to) return fail(txt("Make class maps of two dates first."));
-    const int code = class_->currentData().toInt();
-    return Json{{"do", "change"},
-                {"from", from},
-                {"to", to},
-                {"code", code},
-                {"name", (code == 0 ? txt("Change of classes")
-                                    : txt("Change of %1").arg(class_->currentText()))
-                             .toStdString()}};
-  }
-  if (what == Against) {
-    if (from_->count() < 2 || from == to) return fail(txt("Choose two different layers."));
-    return Json{
-        {"do", "compare"},
-        {"product", from},
-        {"to", to},
-        {"name",
-         txt("%1 less %2").arg(q(s.product(from)->name), q(s.product(to)->name)).toStdString()}};
-  }
-  const QStringList ids = ticked();
-  if (ids.size() < 2)
-    return fail(what == Series ? txt("Tick two scenes or more.")
-                               : txt("Make class maps of two dates first."));
-  Json list = Json::array();
-  for (const auto& id : ids) list.push_back(id.toStdString());
-  if (what == HowOften)
-    return Json{{"do", "history"},
-                {"maps", list},
-                {"code", class_->currentData().toInt()},
-                {"what", when_->currentData().toString().toStdString()},
-                {"name", (when_->currentIndex() == 0   ? "Times "
-                          : when_->currentIndex() == 1 ? "First date of "
-                                                       : "Last date of ") +
-                             class_->currentText().toStdString()}};
-  if (index.cuts.empty())
-    return fail(txt("Make the index of one date first, and set its threshold."));
-  Json step = {{"do", "series"},   {"scenes", list},           {"formula", index.formula},
-               {"at", index.cuts}, {"classes", index.classes}, {"name", index.title + " by date"}};
-  for (const auto& o : s.outlines)
-    if (o.studyArea) step["inside"] = o.id;
+  const auto& a = s.scene(from)->scene;
+  const auto& b = s.scene(to)->scene;
+  const std::string formula = "(" + formulaOfScene(index.formula, b.roles(), later) + ") - (" +
+                              formulaOfScene(index.formula, a.roles(), earlier) + ")";
+  const std::map<std::string, std::string> with{{earlier, from}, {later, to}};
+  parseFormula(formula, studyScope(s, to, with).names());
+  return {{"do", "index"},
+          {"scene", to},
+          {"formula", formula},
+          {"with", with},
+          {"ramp", "diverging"},
+          {"name", txt("%1, %2 less %3").arg(q(index.title), q(b.name), q(a.name)).toStdString()}};
+}
+
+Json DatesPanel::history() const {
+  Json maps = Json::array();
+  for (const auto& id : tickedIn(*ticks_)) maps.push_back(id.toStdString());
+  const QString name[] = {txt("Times %1"), txt("First date of %1"), txt("Last date of %1")};
+  return {{"do", "history"},
+          {"maps", maps},
+          {"code", class_->currentData().toInt()},
+          {"what", when_->currentData().toString().toStdString()},
+          {"name", name[when_->currentIndex()].arg(class_->currentText()).toStdString()}};
+}
+
+Json DatesPanel::series() const {
+  const IndexInHand index = inHand_();
+  Json scenes = Json::array();
+  for (const auto& id : tickedIn(*ticks_)) scenes.push_back(id.toStdString());
+  Json step = {
+      {"do", "series"},           {"scenes", scenes},
+      {"formula", index.formula}, {"at", index.cuts},
+      {"classes", index.classes}, {"name", txt("%1 by date").arg(q(index.title)).toStdString()}};
+  if (!studyAreaId().empty()) step["inside"] = studyAreaId();
   return step;
 }
 
-void DatesPanel::showResult(const Product& p) {
+void DatesPanel::showResult(const QString& product) {
+  Panel::showResult(product);
+  if (const auto* p = bench_.study().product(product.toStdString())) showTable(*p);
+}
+
+void DatesPanel::showTable(const Product& p) {
   result_->setText("");
   const bool series = p.kind == ProductKind::Areas, change = p.facts.contains("change");
   table_->setVisible(series || change);

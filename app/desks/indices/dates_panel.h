@@ -1,6 +1,6 @@
 #pragma once
 #include "charts/chart.h"
-#include "desks/desk.h"
+#include "desks/panel.h"
 
 namespace zp {
 
@@ -14,20 +14,16 @@ struct IndexInHand {
 /// Between dates: the difference of an index, what became of the classes of two maps, how often a
 /// class was there, the same index and thresholds over many dates; and against a layer made
 /// elsewhere.
-class DatesPanel : public QWidget {
+class DatesPanel : public Panel {
   Q_OBJECT
  public:
-  DatesPanel(Workbench& bench, std::function<IndexInHand()> inHand, QWidget* parent = nullptr);
-  void refresh();
-  /// The words on the button; what to run, nothing while something is missing (then `missing` says
-  /// what).
-  QString action() const;
-  std::optional<Json> step(QString& missing) const;
-  /// A product was made or chosen: its table or curve is shown.
-  void showResult(const Product& product);
-
- Q_SIGNALS:
-  void changed();
+  DatesPanel(Workbench& bench, std::function<IndexInHand()> inHand);
+  void refresh() override;
+  Heading heading() const override;
+  QString action() const override;
+  QString missing() const override;
+  Json step() const override;
+  void showResult(const QString& product) override;
 
  private:
   enum What { Difference, FromTo, HowOften, Series, Against };
@@ -36,12 +32,13 @@ class DatesPanel : public QWidget {
   Json classesOf(const Product& map) const;
   void fillClasses();
   void warn();
+  Json difference() const;
+  Json series() const;
+  Json history() const;
+  void showTable(const Product& product);
   void showChange(const Json& change, const Product& product);
   void showSeries(const Product& product);
-  QStringList ticked() const;
-  std::vector<std::string> seenNames() const;
 
-  Workbench& bench_;
   std::function<IndexInHand()> inHand_;
   QComboBox *what_, *from_, *to_, *class_, *when_;
   QListWidget* ticks_;

@@ -6,19 +6,17 @@
 
 namespace zp {
 
-RulesPanel::RulesPanel(Workbench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
-  auto* layout = new QVBoxLayout(this);
-  layout->setContentsMargins(0, 0, 0, 0);
-  layout->setSpacing(8);
+RulesPanel::RulesPanel(Workbench& bench, std::function<std::string()> inside)
+    : Panel(bench), inside_(std::move(inside)) {
   hint_ = secondLabel("");
   hint_->setObjectName("rulesHint");
-  layout->addWidget(hint_);
+  box()->addWidget(hint_);
   rows_ = new QVBoxLayout;
   rows_->setSpacing(10);
-  layout->addLayout(rows_);
+  box()->addLayout(rows_);
   auto* add = linkButton(txt("Add a rule"));
   add->setObjectName("addRule");
-  layout->addWidget(add, 0, Qt::AlignLeft);
+  box()->addWidget(add, 0, Qt::AlignLeft);
   connect(add, &QPushButton::clicked, this, [this] {
     if (all_.size() >= 20) return;
     addRow("", txt("Class %1").arg(all_.size() + 1));
@@ -33,8 +31,8 @@ RulesPanel::RulesPanel(Workbench& bench, QWidget* parent) : QWidget(parent), ben
   row->setSpacing(8);
   row->addWidget(secondLabel(txt("All else is")));
   row->addWidget(otherwise_, 1);
-  layout->addLayout(row);
-  layout->addStretch();
+  box()->addLayout(row);
+  box()->addStretch();
   connect(otherwise_, &QLineEdit::textChanged, this, &RulesPanel::changed);
   addRow("", txt("Class %1").arg(1));
 }
@@ -44,9 +42,9 @@ void RulesPanel::addRow(const QString& condition, const QString& name) {
   const int number = static_cast<int>(all_.size()) + 1;
   r.shade = toQt(suggestedColour(all_.size()));
   r.box = new QWidget;
-  auto* box = new QVBoxLayout(r.box);
-  box->setContentsMargins(0, 0, 0, 0);
-  box->setSpacing(4);
+  auto* inside = new QVBoxLayout(r.box);
+  inside->setContentsMargins(0, 0, 0, 0);
+  inside->setSpacing(4);
   r.condition = new FormulaEdit;
   r.condition->setObjectName(QString("rule-%1").arg(number));
   r.condition->setAccessibleName(txt("Rule %1").arg(number));
@@ -71,9 +69,9 @@ void RulesPanel::addRow(const QString& condition, const QString& name) {
   head->addWidget(r.colour);
   head->addWidget(r.name, 1);
   head->addWidget(drop);
-  box->addWidget(r.condition);
-  box->addLayout(head);
-  box->addWidget(r.error);
+  inside->addWidget(r.condition);
+  inside->addLayout(head);
+  inside->addWidget(r.error);
   rows_->addWidget(r.box);
   all_.push_back(r);
   connect(r.condition, &QPlainTextEdit::textChanged, this, &RulesPanel::check);
@@ -122,29 +120,46 @@ void RulesPanel::check() {
   Q_EMIT changed();
 }
 
-std::optional<Json> RulesPanel::step() const {
-  const auto* s = bench_.hasStudy() ? bench_.currentScene() : nullptr;
-  if (s == nullptr) return {};
+Panel::Heading RulesPanel::heading() const {
+  return {txt("Classes by rules"),
+          txt("Conditions over several indices and bands, straight to classes.")};
+}
+
+QString RulesPanel::action() const {
+  return txt("Make the class map");
+}
+
+QString RulesPanel::missing() const {
+  bool any = false;
+  for (const auto& r : all_) {
+    if (r.condition->toPlainText().trimmed().isEmpty()) continue;
+    any = true;
+    if (r.condition->error()) return txt("A rule is wrong; what is said below it tells where.");
+    if (r.name->text().trimmed().isEmpty()) return txt("A rule gives a class without a name.");
+  }
+  return any ? QString() : txt("Write a rule first.");
+}
+
+Json RulesPanel::step() const {
   Json rules = Json::array();
   std::vector<Formula> formulas;
   for (const auto& r : all_) {
     if (r.condition->toPlainText().trimmed().isEmpty()) continue;
-    if (r.condition->error() || r.name->text().trimmed().isEmpty()) return {};
     formulas.push_back(parseFormula(r.condition->formula(), known_));
     rules.push_back({{"when", r.condition->formula()},
                      {"name", r.name->text().trimmed().toStdString()},
                      {"colour", colourText(fromQt(r.shade))}});
   }
-  if (rules.empty()) return {};
   Json step = {
       {"do", "rules"},
-      {"scene", s->id},
+      {"scene", bench_.currentScene()->id},
       {"name", txt("%1 by rules").arg(q(rules[0]["name"].get<std::string>())).toStdString()},
       {"rules", rules},
       {"with", usedNames(formulas, formulaNames(bench_.study()))}};
   if (!otherwise_->text().trimmed().isEmpty())
     step["otherwise"] = {{"name", otherwise_->text().trimmed().toStdString()},
                          {"colour", "#5a5a5a"}};
+  if (!inside_().empty()) step["inside"] = inside_();
   return step;
 }
 

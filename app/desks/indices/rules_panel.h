@@ -1,22 +1,21 @@
 #pragma once
-#include "desks/desk.h"
 #include "desks/indices/formula_edit.h"
+#include "desks/panel.h"
 
 namespace zp {
 
 /// Conditions over several indices and bands, each with the class it gives; the first that holds
 /// counts.
-class RulesPanel : public QWidget {
+class RulesPanel : public Panel {
   Q_OBJECT
  public:
-  explicit RulesPanel(Workbench& bench, QWidget* parent = nullptr);
-  /// The study or its scene changed.
-  void refresh();
-  /// What to run; nothing while a rule is wrong or there is none.
-  std::optional<Json> step() const;
-
- Q_SIGNALS:
-  void changed();
+  /// `inside` tells the outline that the map is cut to; "" for none.
+  RulesPanel(Workbench& bench, std::function<std::string()> inside);
+  void refresh() override;
+  Heading heading() const override;
+  QString action() const override;
+  QString missing() const override;
+  Json step() const override;
 
  private:
   struct Row {
@@ -30,7 +29,7 @@ class RulesPanel : public QWidget {
   void addRow(const QString& condition, const QString& name);
   void check();
 
-  Workbench& bench_;
+  std::function<std::string()> inside_;
   QVBoxLayout* rows_;
   std::vector<Row> all_;
   QLabel* hint_;

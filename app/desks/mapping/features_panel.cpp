@@ -1,19 +1,15 @@
 #include "desks/mapping/features_panel.h"
 
-#include "desks/desk.h"
 #include "feature/feature_kind.h"
 #include "study/study_scope.h"
 
 namespace zp {
 
-FeaturesPanel::FeaturesPanel(Workbench& bench, QWidget* parent) : QWidget(parent), bench_(bench) {
-  auto* layout = new QVBoxLayout(this);
-  layout->setContentsMargins(0, 0, 0, 0);
-  layout->setSpacing(8);
-  auto* box = new QWidget;
+FeaturesPanel::FeaturesPanel(Workbench& bench) : Panel(bench) {
+  auto* flow = new QWidget;
   chips_ = new FlowLayout(6);
-  box->setLayout(chips_);
-  layout->addWidget(box);
+  flow->setLayout(chips_);
+  box()->addWidget(flow);
   open_ = linkButton(txt("Add…"));
   open_->setObjectName("addFeature");
   open_->setToolTip(txt("A feature of another kind, or of another scene"));
@@ -40,7 +36,7 @@ FeaturesPanel::FeaturesPanel(Workbench& bench, QWidget* parent) : QWidget(parent
   auto* stop = linkButton(txt("Not now"));
   stop->setObjectName("featureNotNow");
   inside->addWidget(wrapping({go, stop}));
-  layout->addWidget(adding_);
+  box()->addWidget(adding_);
   adding_->hide();
 
   connect(open_, &QPushButton::clicked, this, [this] { openAdding(true); });
@@ -162,13 +158,13 @@ void FeaturesPanel::add() {
     auto all = lines();
     for (const auto& one : added_) all.push_back(one.line);
     if (std::find(all.begin(), all.end(), textOf(line)) != all.end())
-      return Q_EMIT said(txt("This feature is among them already."));
+      return Q_EMIT trouble(txt("This feature is among them already."));
     const QString name = q(feature->name());
     added_.push_back({textOf(line),
                       line.of.empty() ? name : txt("%1 of %2").arg(name, source_->currentText()),
                       true});
   } catch (const Error& e) {
-    return Q_EMIT said(sentenceOf(e));
+    return Q_EMIT trouble(sentenceOf(e));
   }
   openAdding(false);
   fillChips();

@@ -1,29 +1,24 @@
 #pragma once
 #include <set>
 
+#include "desks/panel.h"
 #include "desks/settings_panel.h"
-#include "look/parts.h"
-#include "shell/workbench.h"
 
 namespace zp {
 
 /// What a map is made by: the bands of the scene, and features of any kind added to them, of this
 /// scene or another.
-class FeaturesPanel : public QWidget {
+class FeaturesPanel : public Panel {
   Q_OBJECT
  public:
-  explicit FeaturesPanel(Workbench& bench, QWidget* parent = nullptr);
+  explicit FeaturesPanel(Workbench& bench);
 
   /// Of the scene in hand. Which are chosen is kept while it stays the same.
-  void refresh();
-  void forget();
+  void refresh() override;
+  void forget() override;
   /// The lines of those chosen (feature/feature_kind.h), and what the names in them stand for.
   std::vector<std::string> lines() const;
   std::map<std::string, std::string> with() const;
-
- Q_SIGNALS:
-  void changed();
-  void said(const QString& sentence);
 
  private:
   struct Added {
@@ -38,7 +33,6 @@ class FeaturesPanel : public QWidget {
   void add();
   const StudyScene* sourceScene() const;
 
-  Workbench& bench_;
   FlowLayout* chips_;
   QPushButton* open_;
   QWidget* adding_;

@@ -1,40 +1,18 @@
 #pragma once
 #include "desks/desk.h"
-#include "desks/mapping/features_panel.h"
-#include "desks/settings_panel.h"
-#include "mapping/method.h"
 
 namespace zp {
 
-/// Which features, which method, its parameters; the map and its areas.
+/// A map of classes, and the areas it gives.
 class MappingDesk : public Desk {
   Q_OBJECT
  public:
   MappingDesk(Workbench& bench, MapView& view);
-  void refresh() override;
-  void forget() override;
+  Trail::Station station() const override;
+  std::vector<FindOffer> offers() override;
 
- private:
-  QWidget* methodRow();
-  QString explanation() const;
-  void fillAreas();
-  void offerSettings();
-  void tellState();
-  std::vector<LegendClass> trainedClasses() const;
-  void chooseMethod(const std::string& id);
-  void map();
-  const Product* newestMap() const;
-
-  FeaturesPanel* features_;
-  SettingsPanel* settings_;
-  std::string method_;
-  std::map<std::string, Json> values_;  // of each method, as they were set last
-  std::string offeredFor_;              // what the controls were last built from
-  std::map<std::string, QPushButton*> methodChips_;
-  Paragraph* explanation_;
-  QTableWidget* areas_;
-  QCheckBox* inside_;
-  QLabel* areaTitle_;
+ protected:
+  Missing missing() const override;
 };
 
 }  // namespace zp

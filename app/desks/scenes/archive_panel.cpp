@@ -9,6 +9,7 @@ namespace {
 
 constexpr QSize kPicture(80, 60);
 constexpr size_t kMostShown = 300;
+constexpr int kLabels = 92;                           // pixels
 enum Service { kAnswers, kSlow, kBreaksOff, kDown };  // as listed
 
 /// Read at the size it is shown in, whatever its own.
@@ -27,22 +28,46 @@ QString mebibytes(uintmax_t bytes) {
 
 }  // namespace
 
-ArchivePanel::ArchivePanel(Workbench& bench, MapView& view, QWidget* parent)
-    : QWidget(parent), bench_(bench), view_(view), answer_(this) {
+ArchivePanel::ArchivePanel(Workbench& bench, MapView& view)
+    : Panel(bench), view_(view), answer_(this) {
   where_ = secondLabel("");
   where_->setObjectName("archiveWhere");
+  where_->setWordWrap(false);
   auto* other = linkButton(txt("Another catalogue…"));
   other->setObjectName("archiveOther");
+  connect(other, &QPushButton::clicked, this, &ArchivePanel::chooseCatalogue);
+  box()->addWidget(wrapping({where_, other}));
+  buildQuery();
+  buildList();
+  service_ = new LongChoice;
+  service_->setObjectName("archiveService");
+  service_->addItems({txt("answers at once"), txt("is slow"), txt("breaks off"), txt("is down")});
+  service_->setAccessibleName(txt("How the stand-in for a provider behaves"));
+  service_->setToolTip(
+      txt("This archive stands in for a provider's. It can be made to behave badly, to see what "
+          "happens then."));
+  box()->addWidget(fieldRow(txt("The stand-in"), {service_}, kLabels));
+  connect(service_, &QComboBox::activated, this, &ArchivePanel::later);
+  soon_.setSingleShot(true);
+  soon_.setInterval(250);
+  connect(&soon_, &QTimer::timeout, this, &ArchivePanel::search);
+}
+
+void ArchivePanel::buildQuery() {
   sensor_ = new LongChoice;
   sensor_->setObjectName("archiveSensor");
   sensor_->addItem(txt("any sensor"), "");
+  place_ = new LongChoice;
+  place_->setObjectName("archivePlace");
+  place_->addItems({txt("anywhere"), txt("in the study area"), txt("where one looks")});
+  place_->setAccessibleName(txt("Place"));
   from_ = new QLineEdit;
-  to_ = new QLineEdit;
   from_->setObjectName("archiveFrom");
-  to_->setObjectName("archiveTo");
   from_->setPlaceholderText(txt("first day"));
-  to_->setPlaceholderText(txt("last day"));
   from_->setToolTip(txt("Year-month-day, such as 2031-05-01; empty for any"));
+  to_ = new QLineEdit;
+  to_->setObjectName("archiveTo");
+  to_->setPlaceholderText(txt("last day"));
   to_->setToolTip(from_->toolTip());
   cloud_ = new QSpinBox;
   cloud_->setObjectName("archiveCloud");
@@ -50,15 +75,17 @@ ArchivePanel::ArchivePanel(Workbench& bench, MapView& view, QWidget* parent)
   cloud_->setValue(100);
   cloud_->setPrefix(txt("at most "));
   cloud_->setSuffix(" %");
-  place_ = new LongChoice;
-  place_->setObjectName("archivePlace");
-  place_->addItems({txt("anywhere"), txt("in the study area"), txt("where one looks")});
-  service_ = new LongChoice;
-  service_->setObjectName("archiveService");
-  service_->addItems({txt("answers at once"), txt("is slow"), txt("breaks off"), txt("is down")});
-  service_->setToolTip(
-      txt("This archive stands in for a provider's. It can be made to behave badly, to see what "
-          "happens then."));
+  box()->addWidget(fieldRow(txt("Sensor, place"), {sensor_, place_}, kLabels));
+  box()->addWidget(fieldRow(txt("Days"), {from_, to_}, kLabels));
+  box()->addWidget(fieldRow(txt("Cloud"), {cloud_}, kLabels));
+  for (auto* choice : {sensor_, place_})
+    connect(choice, &QComboBox::activated, this, &ArchivePanel::later);
+  for (auto* day : {from_, to_})
+    connect(day, &QLineEdit::editingFinished, this, &ArchivePanel::later);
+  connect(cloud_, &QSpinBox::valueChanged, this, &ArchivePanel::later);
+}
+
+void ArchivePanel::buildList() {
   said_ = secondLabel("");
   said_->setObjectName("archiveSaid");
   cancel_ = linkButton(txt("Stop waiting"));
@@ -76,42 +103,12 @@ ArchivePanel::ArchivePanel(Workbench& bench, MapView& view, QWidget* parent)
   list_->setMinimumHeight(120);
   inPlace_ = linkButton(txt("Use where they are, without a copy"));
   inPlace_->setObjectName("archiveInPlace");
-
-  auto* box = new QVBoxLayout(this);
-  box->setContentsMargins(0, 0, 0, 0);
-  box->setSpacing(8);
-  where_->setWordWrap(false);
-  box->addWidget(wrapping({where_, other}));
-  place_->setAccessibleName(txt("Place"));
-  service_->setAccessibleName(txt("How the stand-in for a provider behaves"));
-  const auto row = [&](const QString& label, std::initializer_list<QWidget*> fields) {
-    box->addWidget(fieldRow(label, fields, 92));
-  };
-  row(txt("Sensor, place"), {sensor_, place_});
-  row(txt("Days"), {from_, to_});
-  row(txt("Cloud"), {cloud_});
-  auto* saidRow = new QHBoxLayout;
-  saidRow->addWidget(said_, 1);
-  saidRow->addWidget(cancel_);
-  box->addLayout(saidRow);
-  box->addWidget(list_, 1);
-  box->addWidget(inPlace_, 0, Qt::AlignLeft);
-  row(txt("The stand-in"), {service_});
-
-  soon_.setSingleShot(true);
-  soon_.setInterval(250);
-  connect(&soon_, &QTimer::timeout, this, &ArchivePanel::search);
-  const auto later = [this] {
-    Q_EMIT trouble("");
-    soon_.start();
-  };
-  connect(sensor_, &QComboBox::activated, this, later);
-  connect(place_, &QComboBox::activated, this, later);
-  connect(service_, &QComboBox::activated, this, later);
-  connect(cloud_, &QSpinBox::valueChanged, this, later);
-  connect(from_, &QLineEdit::editingFinished, this, later);
-  connect(to_, &QLineEdit::editingFinished, this, later);
-  connect(other, &QPushButton::clicked, this, &ArchivePanel::chooseCatalogue);
+  auto* said = new QHBoxLayout;
+  said->addWidget(said_, 1);
+  said->addWidget(cancel_);
+  box()->addLayout(said);
+  box()->addWidget(list_, 1);
+  box()->addWidget(inPlace_, 0, Qt::AlignLeft);
   connect(inPlace_, &QPushButton::clicked, this, &ArchivePanel::useInPlace);
   connect(cancel_, &QPushButton::clicked, this, [this] {
     answer_.stop();
@@ -120,9 +117,23 @@ ArchivePanel::ArchivePanel(Workbench& bench, MapView& view, QWidget* parent)
   });
   connect(list_, &QListWidget::itemSelectionChanged, this, [this] {
     inPlace_->setEnabled(!list_->selectedItems().isEmpty());
-    Q_EMIT actionChanged();
-    Q_EMIT shapesChanged();
+    Q_EMIT changed();
+    Q_EMIT overlayChanged();
   });
+}
+
+void ArchivePanel::later() {
+  Q_EMIT trouble("");
+  soon_.start();
+}
+
+void ArchivePanel::forget() {
+  answer_.stop();
+  soon_.stop();
+  const QSignalBlocker quiet(list_);
+  list_->clear();
+  offers_.clear();
+  cancel_->setVisible(false);
 }
 
 fs::path ArchivePanel::scenesFolder() const {
@@ -296,20 +307,19 @@ void ArchivePanel::show(const std::vector<Offer>& offers) {
     list_->addItem(item);
     item->setSelected(kept.contains(q(o.entry.id)));
   }
-  refreshStates();
+  refresh();
   const auto n = offers_.size();
   said_->setText(n == kMostShown
                      ? txt("The newest %1 scenes; ask for less to see older ones.").arg(n)
                  : n == 0 ? txt("No scene of the archive is like that.")
-                          : txt("%n scenes, newest first. Click those to fetch.",
-                                "%n scene. Click those to fetch.", static_cast<qint64>(n)));
+                          : txt("%n scenes, newest first.", "%n scene.", static_cast<qint64>(n)));
   inPlace_->setVisible(n > 0);
   inPlace_->setEnabled(!list_->selectedItems().isEmpty());
-  Q_EMIT actionChanged();
-  Q_EMIT shapesChanged();
+  Q_EMIT changed();
+  Q_EMIT overlayChanged();
 }
 
-void ArchivePanel::refreshStates() {
+void ArchivePanel::refresh() {
   for (size_t i = 0; i < offers_.size(); ++i) {
     const auto& o = offers_[i];
     QStringList facts{niceDate(o.entry.date)};
@@ -335,8 +345,13 @@ std::vector<CatalogueEntry> ArchivePanel::chosen() const {
   return entries;
 }
 
-bool ArchivePanel::canAct() const {
-  return !list_->selectedItems().isEmpty();
+Panel::Heading ArchivePanel::heading() const {
+  return {txt("Archive"), txt("Search a catalogue and fetch scenes into the study.")};
+}
+
+QString ArchivePanel::missing() const {
+  if (list_->count() == 0) return txt("There is no scene to fetch.");
+  return list_->selectedItems().isEmpty() ? txt("Click the scenes to fetch.") : QString();
 }
 
 QString ArchivePanel::action() const {
@@ -350,7 +365,7 @@ QString ArchivePanel::action() const {
 
 void ArchivePanel::act() {
   for (const auto& entry : chosen())
-    bench_.fetch(entry, Archive(catalogue(), conditions()), [this] { refreshStates(); });
+    bench_.fetch(entry, Archive(catalogue(), conditions()), [this] { refresh(); });
 }
 
 void ArchivePanel::useInPlace() {
@@ -361,7 +376,7 @@ void ArchivePanel::useInPlace() {
     return Q_EMIT trouble(sentenceOf(e));
   }
   bench_.addScenes(std::move(scenes));
-  refreshStates();
+  refresh();
 }
 
 std::vector<ViewShape> ArchivePanel::shapes() const {

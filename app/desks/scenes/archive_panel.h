@@ -1,30 +1,26 @@
 #pragma once
-#include "desks/desk.h"
+#include "desks/panel.h"
 #include "scene/archive.h"
-#include "shell/latest.h"
+#include "background/latest.h"
 
 namespace zp {
 
 /// Searches a catalogue for scenes and fetches them into the study.
-class ArchivePanel : public QWidget {
+class ArchivePanel : public Panel {
   Q_OBJECT
  public:
-  ArchivePanel(Workbench& bench, MapView& view, QWidget* parent = nullptr);
+  ArchivePanel(Workbench& bench, MapView& view);
   /// Another catalogue, which the study then remembers; with none, the one it remembers.
   void open(const QString& catalogue = {});
-  QString action() const;
-  bool canAct() const;
-  void act();
-  /// Where the chosen scenes lie, over the view.
-  std::vector<ViewShape> shapes() const;
-  void stop() { answer_.stop(); }
   /// What is in the study already, and how much of a fetch is there, has changed.
-  void refreshStates();
-
- Q_SIGNALS:
-  void actionChanged();
-  void shapesChanged();
-  void trouble(const QString& sentence);
+  void refresh() override;
+  void forget() override;
+  Heading heading() const override;
+  QString action() const override;
+  QString missing() const override;
+  void act() override;
+  /// Where the chosen scenes lie.
+  std::vector<ViewShape> shapes() const override;
 
  private:
   /// A scene of the archive with its small picture.
@@ -33,6 +29,9 @@ class ArchivePanel : public QWidget {
     QImage picture;
     uintmax_t bytes = 0;
   };
+  void buildQuery();
+  void buildList();
+  void later();
   void search();
   void show(const std::vector<Offer>& offers);
   bool inStudy(const CatalogueEntry& entry) const;
@@ -46,7 +45,6 @@ class ArchivePanel : public QWidget {
   std::filesystem::path catalogue() const;
   void keepCatalogue(const std::filesystem::path& file);
 
-  Workbench& bench_;
   MapView& view_;
   Latest answer_;
   std::vector<Offer> offers_;

@@ -1,153 +1,76 @@
 #include "desks/scenes/bring_in_panel.h"
 
-#include "base/error.h"
-#include "base/text.h"
+#include "desks/scenes/role_choice.h"
 #include "index/import_classes.h"
-#include "radar/decibels.h"
 #include "scene/sensor.h"
-
-namespace fs = std::filesystem;
 
 namespace zp {
 namespace {
 
-constexpr int kLeaveOut = 0, kNewClass = -1;
-
-bool isVector(const fs::path& file) {
-  const std::string ending = lowered(file.extension().string());
-  return ending == ".gpkg" || ending == ".geojson" || ending == ".shp" || ending == ".kml";
-}
-
-void open(Incoming& one) {
-  one.trouble.clear();
-  one.asksForPower = false;
-  try {
-    one.scene = openDraft(one.draft);
-    one.draft.sensor = one.scene.sensor;
-    if (one.scene.isRadar() && one.scene.state == ValueState::Unknown) {
-      one.scene.state = recogniseBackscatter(one.scene);
-      one.asksForPower = one.scene.state == ValueState::Unknown;
-    }
-  } catch (const std::exception& e) {
-    one.trouble = sentenceOf(e).toStdString();
-  }
-}
-
-/// One band of whole numbers with names or colours is a class map; one with a unit is a quantity.
-Incoming::As guessKind(const Incoming& one) {
-  if (!one.trouble.empty() || one.scene.bands.size() != 1) return Incoming::As::Scene;
-  const RasterFile file(one.scene.bands[0].file);
-  const BandFacts& facts = file.facts(one.scene.bands[0].number);
-  if (!facts.categories.empty() || !facts.colours.empty()) return Incoming::As::ClassMap;
-  return facts.unit.empty() ? Incoming::As::Scene : Incoming::As::Quantity;
-}
-
-void addLayers(const fs::path& file, std::vector<Incoming>& all) {
-  for (const auto& [name, n] : layersOf(file)) {
-    Incoming one;
-    one.as = Incoming::As::Outline;
-    one.draft.name = name;
-    one.draft.files = {file};
-    one.layer = file.string() + ":" + name;
-    for (const auto& c : readTable(one.layer).columns) one.fields << q(c);
-    all.push_back(std::move(one));
-  }
-}
-
-std::vector<std::pair<std::string, std::string>> classesOf(const Incoming& one,
-                                                           const Progress& progress) {
-  if (one.layer.empty()) return classesIn(one.scene.bands[0].file, progress);
-  return classesIn(readLayer(one.layer), one.field.toStdString());
-}
-
-/// The colour a raster gives a class, or a suggested one.
-Colour colourOf(const Incoming& one, const std::string& theirs, size_t n) {
-  if (one.layer.empty()) {
-    const RasterFile file(one.scene.bands[0].file);
-    const auto& colours = file.facts(1).colours;
-    const auto code = parseInteger(theirs);
-    if (const auto at = colours.find(static_cast<int>(code.value_or(-1))); at != colours.end())
-      return {static_cast<uint8_t>(at->second[0]), static_cast<uint8_t>(at->second[1]),
-              static_cast<uint8_t>(at->second[2])};
-  }
-  return suggestedColour(n);
-}
-
-bool isDate(const QString& text) {
-  return text.isEmpty() || QDate::fromString(text, Qt::ISODate).isValid();
-}
-
-QString whatItIs(const Incoming& one) {
-  switch (one.as) {
-    case Incoming::As::ClassMap:
-      return txt("class map");
-    case Incoming::As::Quantity:
-      return txt("quantity");
-    case Incoming::As::Outline:
-      return txt("outline");
-    default:
-      if (one.scene.bands.empty())
-        return one.draft.files.size() > 1 ? txt("cannot be one scene") : txt("cannot be read");
-      return txt("%n bands", "%n band", static_cast<qint64>(one.scene.bands.size()));
-  }
+/// Parts that are shown and hidden together.
+std::pair<QWidget*, QVBoxLayout*> together() {
+  auto* holder = new QWidget;
+  auto* box = new QVBoxLayout(holder);
+  box->setContentsMargins(0, 0, 0, 0);
+  box->setSpacing(8);
+  return {holder, box};
 }
 
 }  // namespace
 
-std::vector<Incoming> lookAtFiles(const QStringList& paths) {
-  std::vector<Incoming> all;
-  std::vector<fs::path> rasters;
-  for (const auto& p : paths) {
-    const fs::path file = p.toStdString();
-    if (isVector(file))
-      addLayers(file, all);
-    else
-      rasters.push_back(file);
-  }
-  if (rasters.empty()) return all;
-  for (auto& draft : groupFiles(rasters)) {
-    Incoming one;
-    one.draft = std::move(draft);
-    open(one);
-    one.as = guessKind(one);
-    if (one.as == Incoming::As::Quantity)
-      one.unit = q(RasterFile(one.scene.bands[0].file).facts(1).unit);
-    if (one.trouble.empty()) one.draft.name = one.scene.name, one.draft.date = one.scene.date;
-    one.take = one.trouble.empty();
-    all.push_back(std::move(one));
-  }
-  // Several files that cannot be one scene may still be taken apart.
-  if (std::none_of(all.begin(), all.end(),
-                   [](const Incoming& one) { return one.take || one.draft.files.size() > 1; }))
-    throw Error(all[0].trouble);
-  return all;
+BringInPanel::BringInPanel(Workbench& bench, MapView& view)
+    : Panel(bench), view_(view), classes_(this), layer_(this) {
+  buildList();
+  buildFields();
+  buildScene();
+  buildClasses();
+  buildQuantity();
+  note_ = secondLabel("");
+  note_->setObjectName("incomingNote");
+  setTone(note_, "warning");
+  box()->addWidget(note_);
+  box()->addStretch();
+  connectFields();
 }
 
-bool isPlain(const std::vector<Incoming>& all) {
-  if (all.size() != 1 || all[0].as != Incoming::As::Scene || !all[0].trouble.empty()) return false;
-  const auto& one = all[0];
-  const bool item = lowered(one.draft.files[0].extension().string()) == ".json";
-  return item || (one.draft.files.size() == 1 && !one.asksForPower &&
-                  one.scene.roles().size() == one.scene.bands.size());
-}
-
-BringInPanel::BringInPanel(Workbench& bench, QWidget* parent)
-    : QWidget(parent), bench_(bench), classes_(this) {
+void BringInPanel::buildList() {
   about_ = secondLabel("");
   about_->setObjectName("incomingAbout");
   list_ = new QListWidget;
   list_->setObjectName("incomingList");
   list_->setAccessibleName(txt("What comes in"));
-  note_ = secondLabel("");
-  note_->setObjectName("incomingNote");
-  setTone(note_, "warning");
+  join_ = linkButton(txt("Join with the one above"));
+  join_->setObjectName("incomingJoin");
+  apart_ = linkButton(txt("One scene a file"));
+  apart_->setObjectName("incomingApart");
+  box()->addWidget(about_);
+  box()->addWidget(list_);
+  box()->addWidget(wrapping({join_, apart_}));
+  box()->addWidget(hairline());
+  connect(list_, &QListWidget::currentRowChanged, this, [this] {
+    if (!filling_) fillOne();
+  });
+  connect(list_, &QListWidget::itemChanged, this, [this](QListWidgetItem* item) {
+    if (filling_) return;
+    all_[static_cast<size_t>(list_->row(item))].take = item->checkState() == Qt::Checked;
+    Q_EMIT changed();
+  });
+  connect(join_, &QPushButton::clicked, this, &BringInPanel::joinWithAbove);
+  connect(apart_, &QPushButton::clicked, this, &BringInPanel::takeApart);
+}
+
+void BringInPanel::buildFields() {
   as_ = new QComboBox;
   as_->setObjectName("incomingAs");
-  name_ = new QLineEdit;
-  name_->setObjectName("incomingName");
-  date_ = new QLineEdit;
-  date_->setObjectName("incomingDate");
-  date_->setPlaceholderText("2031-07-18");
+  name_ = lineEdit("incomingName");
+  date_ = lineEdit("incomingDate", "2031-07-18");
+  date_->setFixedWidth(104);
+  date_->setAccessibleName(txt("Date"));
+  box()->addWidget(fieldRow(txt("It is"), {as_}));
+  box()->addWidget(fieldRow(txt("Name, date"), {name_, date_}));
+}
+
+void BringInPanel::buildScene() {
   preset_ = new LongChoice;
   preset_->setObjectName("incomingPreset");
   state_ = new LongChoice;
@@ -155,127 +78,112 @@ BringInPanel::BringInPanel(Workbench& bench, QWidget* parent)
   for (auto s : allValueStates())
     if (s != ValueState::Quantity && s != ValueState::ClassCodes)
       state_->addItem(txt(titleOf(s)), q(idOf(s)));
+  bands_ = tableOfChoices({txt("Band"), txt("Role")}, "incomingBands", 128);
+  QVBoxLayout* inside;
+  std::tie(sceneBox_, inside) = together();
+  inside->addWidget(fieldRow(txt("Sensor preset"), {preset_}));
+  inside->addWidget(fieldRow(txt("Values are"), {state_}));
+  inside->addWidget(bands_);
+  box()->addWidget(sceneBox_);
+}
+
+void BringInPanel::buildClasses() {
   field_ = new QComboBox;
   field_->setObjectName("incomingField");
-  unit_ = new QLineEdit;
-  unit_->setObjectName("incomingUnit");
-  unit_->setPlaceholderText(txt("such as °C or mm"));
-  from_ = new QLineEdit;
-  from_->setObjectName("incomingFrom");
-  from_->setPlaceholderText("2031-06-01");
-  to_ = new QLineEdit;
-  to_->setObjectName("incomingTo");
-  to_->setPlaceholderText("2031-06-30");
-  bands_ = plainTable({txt("Band"), txt("Role")});
-  bands_->setObjectName("incomingBands");
-  match_ = plainTable({txt("Theirs"), txt("Ours")});
-  match_->setObjectName("incomingMatch");
-  for (auto* table : {bands_, match_}) {
-    table->verticalHeader()->setDefaultSectionSize(28);
-    table->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
-    table->horizontalHeader()->setSectionResizeMode(1, QHeaderView::Fixed);
-    table->horizontalHeaderItem(1)->setTextAlignment(Qt::AlignLeft | Qt::AlignVCenter);
-  }
-  bands_->setColumnWidth(1, 128);
-  match_->setColumnWidth(1, 190);
-  join_ = linkButton(txt("Join with the one above"));
-  join_->setObjectName("incomingJoin");
-  apart_ = linkButton(txt("One scene a file"));
-  apart_->setObjectName("incomingApart");
+  match_ = tableOfChoices({txt("Theirs"), txt("Ours")}, "incomingMatch", 190);
+  QVBoxLayout* inside;
+  std::tie(classBox_, inside) = together();
+  inside->addWidget(fieldRow_ = fieldRow(txt("Field of classes"), {field_}));
+  inside->addWidget(match_);
+  box()->addWidget(classBox_);
+}
 
-  auto* box = new QVBoxLayout(this);
-  box->setContentsMargins(0, 0, 0, 0);
-  box->setSpacing(8);
-  const auto group = [&] {
-    auto* holder = new QWidget;
-    auto* g = new QVBoxLayout(holder);
-    g->setContentsMargins(0, 0, 0, 0);
-    g->setSpacing(8);
-    return std::pair(holder, g);
-  };
-  box->addWidget(about_);
-  box->addWidget(list_);
-  box->addWidget(wrapping({join_, apart_}));
-  box->addWidget(hairline());
-  box->addWidget(fieldRow(txt("It is"), {as_}));
-  date_->setFixedWidth(104);
-  date_->setAccessibleName(txt("Date"));
-  box->addWidget(fieldRow(txt("Name, date"), {name_, date_}));
-  QVBoxLayout* g;
-  std::tie(sceneBox_, g) = group();
-  g->addWidget(fieldRow(txt("Sensor preset"), {preset_}));
-  g->addWidget(fieldRow(txt("Values are"), {state_}));
-  g->addWidget(bands_);
-  box->addWidget(sceneBox_);
-  std::tie(classBox_, g) = group();
-  fieldRow_ = fieldRow(txt("Field of classes"), {field_});
-  g->addWidget(fieldRow_);
-  g->addWidget(match_);
-  box->addWidget(classBox_);
-  std::tie(quantityBox_, g) = group();
-  g->addWidget(fieldRow(txt("Unit"), {unit_}));
-  g->addWidget(fieldRow(txt("From, to"), {from_, to_}));
-  box->addWidget(quantityBox_);
-  box->addWidget(note_);
+void BringInPanel::buildQuantity() {
+  unit_ = lineEdit("incomingUnit", txt("such as °C or mm"));
+  from_ = lineEdit("incomingFrom", "2031-06-01");
+  to_ = lineEdit("incomingTo", "2031-06-30");
+  QVBoxLayout* inside;
+  std::tie(quantityBox_, inside) = together();
+  inside->addWidget(fieldRow(txt("Unit"), {unit_}));
+  inside->addWidget(fieldRow(txt("From, to"), {from_, to_}));
+  box()->addWidget(quantityBox_);
+}
 
-  connect(list_, &QListWidget::currentRowChanged, this, [this] {
-    if (!filling_) fillOne();
-  });
-  connect(list_, &QListWidget::itemChanged, this, [this](QListWidgetItem* item) {
-    if (filling_) return;
-    all_[static_cast<size_t>(list_->row(item))].take = item->checkState() == Qt::Checked;
-    Q_EMIT actionChanged();
-  });
-  connect(join_, &QPushButton::clicked, this, &BringInPanel::joinWithAbove);
-  connect(apart_, &QPushButton::clicked, this, &BringInPanel::takeApart);
+/// What is said of the chosen one is kept with it at once.
+void BringInPanel::change(const std::function<void(Incoming&)>& how) {
+  if (auto* one = chosen()) how(*one);
+}
+
+void BringInPanel::connectFields() {
   connect(as_, &QComboBox::activated, this, [this] {
-    if (auto* one = chosen()) one->as = static_cast<Incoming::As>(as_->currentData().toInt());
+    change(
+        [this](Incoming& one) { one.as = static_cast<Incoming::As>(as_->currentData().toInt()); });
     fillList();
-    Q_EMIT actionChanged();
+    Q_EMIT changed();
   });
   connect(name_, &QLineEdit::textEdited, this, [this](const QString& text) {
-    auto* one = chosen();
-    if (one == nullptr) return;
-    one->draft.name = one->scene.name = text.trimmed().toStdString();
-    list_->currentItem()->setText(text + "  " + whatItIs(*one));
+    change([&](Incoming& one) {
+      one.draft.name = one.scene.name = text.trimmed().toStdString();
+      list_->currentItem()->setText(text + "  " + whatItIs(one));
+    });
   });
   connect(date_, &QLineEdit::textEdited, this, [this](const QString& text) {
-    if (auto* one = chosen()) one->draft.date = one->scene.date = text.trimmed().toStdString();
+    change([&](Incoming& one) { one.draft.date = one.scene.date = text.trimmed().toStdString(); });
   });
   connect(preset_, &QComboBox::activated, this, [this] {
-    auto* one = chosen();
-    if (one == nullptr) return;
-    one->draft.sensor = preset_->currentData().toString().toStdString();
-    if (one->draft.sensor.empty())
-      one->scene.sensor.clear();  // the roles stay as they are
-    else
-      reopen(*one);
+    change([this](Incoming& one) {
+      one.draft.sensor = preset_->currentData().toString().toStdString();
+      if (one.draft.sensor.empty())
+        one.scene.sensor.clear();  // the roles stay as they are
+      else
+        reopen(one);
+    });
     fillOne();
   });
   connect(state_, &QComboBox::activated, this, [this] {
-    auto* one = chosen();
-    if (one == nullptr) return;
-    one->scene.state = valueStateFrom(state_->currentData().toString().toStdString());
-    one->asksForPower = one->scene.isRadar() && one->scene.state == ValueState::Unknown;
+    change([this](Incoming& one) {
+      one.scene.state = valueStateFrom(state_->currentData().toString().toStdString());
+      one.asksForPower = one.scene.isRadar() && one.scene.state == ValueState::Unknown;
+    });
     fillOne();
-    Q_EMIT actionChanged();
+    Q_EMIT changed();
   });
   connect(field_, &QComboBox::activated, this, [this] {
-    auto* one = chosen();
-    if (one == nullptr) return;
-    one->field = field_->currentText();
-    one->theirs.clear();
+    change([this](Incoming& one) {
+      one.field = field_->currentText();
+      one.theirs.clear();
+    });
     fillOne();
   });
-  connect(unit_, &QLineEdit::textEdited, this, [this](const QString& text) {
-    if (auto* one = chosen()) one->unit = text.trimmed();
-  });
-  connect(from_, &QLineEdit::textEdited, this, [this](const QString& text) {
-    if (auto* one = chosen()) one->from = text.trimmed();
-  });
-  connect(to_, &QLineEdit::textEdited, this, [this](const QString& text) {
-    if (auto* one = chosen()) one->to = text.trimmed();
-  });
+  for (auto [edit, part] : std::initializer_list<std::pair<QLineEdit*, QString Incoming::*>>{
+           {unit_, &Incoming::unit}, {from_, &Incoming::from}, {to_, &Incoming::to}})
+    connect(edit, &QLineEdit::textEdited, this, [this, part = part](const QString& text) {
+      change([&](Incoming& one) { one.*part = text.trimmed(); });
+    });
+}
+
+Panel::Heading BringInPanel::heading() const {
+  return {txt("Bring in"), txt("What these files seem to be.")};
+}
+
+/// Come back to, it is looked at again.
+void BringInPanel::refresh() {
+  if (!looking_) showChosen();
+}
+
+void BringInPanel::leave() {
+  layer_.stop();
+  shapes_.clear();
+  if (!looking_) return;
+  looking_ = false;
+  Q_EMIT overlayChanged();
+  Q_EMIT lookEnded();
+}
+
+void BringInPanel::forget() {
+  leave();
+  classes_.stop();
+  all_.clear();
 }
 
 void BringInPanel::offer(std::vector<Incoming> all) {
@@ -285,7 +193,7 @@ void BringInPanel::offer(std::vector<Incoming> all) {
       one.field = one.fields.contains("class") ? "class" : one.fields[0];
   list_->setCurrentRow(-1);
   fillList();
-  Q_EMIT actionChanged();
+  Q_EMIT changed();
 }
 
 Incoming* BringInPanel::chosen() {
@@ -323,18 +231,11 @@ void BringInPanel::fillOne() {
   if (one == nullptr) return;
   filling_ = true;
   using As = Incoming::As;
-  const bool vector = !one->layer.empty(), single = vector || one->scene.bands.size() == 1;
-  as_->clear();
-  const auto add = [&](const QString& title, As as) { as_->addItem(title, static_cast<int>(as)); };
-  if (vector) add(txt("an outline"), As::Outline);
-  if (!vector) add(txt("a scene"), As::Scene);
-  if (single) add(txt("a class map"), As::ClassMap);
-  if (single && !vector) add(txt("a quantity"), As::Quantity);
-  as_->setCurrentIndex(as_->findData(static_cast<int>(one->as)));
+  fillKinds(*one);
   name_->setText(q(one->draft.name));
   date_->setText(q(one->draft.date));
   date_->setVisible(one->as == As::Scene || one->as == As::ClassMap);
-  const bool read = vector || !one->scene.bands.empty();
+  const bool read = !one->layer.empty() || !one->scene.bands.empty();
   sceneBox_->setVisible(one->as == As::Scene && read);
   for (QWidget* field : std::initializer_list<QWidget*>{as_, name_, date_}) field->setEnabled(read);
   classBox_->setVisible(one->as == As::ClassMap);
@@ -356,11 +257,43 @@ void BringInPanel::fillOne() {
   showChosen();
 }
 
+/// What it can be.
+void BringInPanel::fillKinds(const Incoming& one) {
+  using As = Incoming::As;
+  const bool vector = !one.layer.empty(), single = vector || one.scene.bands.size() == 1;
+  as_->clear();
+  const auto add = [&](const QString& title, As as) { as_->addItem(title, static_cast<int>(as)); };
+  if (vector) add(txt("an outline"), As::Outline);
+  if (!vector) add(txt("a scene"), As::Scene);
+  if (single) add(txt("a class map"), As::ClassMap);
+  if (single && !vector) add(txt("a quantity"), As::Quantity);
+  as_->setCurrentIndex(as_->findData(static_cast<int>(one.as)));
+}
+
+/// The shapes of a layer over the view; none for an empty name.
+void BringInPanel::showLayer(const std::string& layer) {
+  layer_.stop();
+  shapes_.clear();
+  if (layer.empty()) return Q_EMIT overlayChanged();
+  layer_.ask([layer, crs = view_.crs()](const Progress&) { return readLayer(layer, crs); },
+             [this](const Layer& read) {
+               for (const auto& shape : read.shapes) {
+                 ViewShape v;
+                 v.shape = shape;
+                 v.colour = tokens().accent;
+                 shapes_.push_back(std::move(v));
+               }
+               Q_EMIT overlayChanged();
+             },
+             [](const QString&) {});  // `trouble` of the one says what is wrong with it
+}
+
 /// In the view before it comes in: a wrong band shows at once.
 void BringInPanel::showChosen() {
   const Incoming* one = chosen();
   if (one == nullptr || !isVisible()) return;
-  Q_EMIT lookedAtLayer(q(one->layer));
+  looking_ = true;
+  showLayer(one->layer);
   const auto& bands = one->scene.bands;
   if (bands.empty()) return;
   const auto can = compositesOf(one->scene);
@@ -400,24 +333,7 @@ void BringInPanel::fillScene() {
         one->draft.files.size() > 1 ? file : QString("%1  %2").arg(band.number).arg(q(band.name)));
     name->setToolTip(q(band.file.string()));
     bands_->setItem(b, 0, name);
-    auto* role = new QComboBox;
-    role->setObjectName(QString("incomingRole-%1").arg(b + 1));
-    role->setAccessibleName(txt("Role of %1").arg(name->text()));
-    role->addItem(txt("no role"));
-    for (const auto& r : knownRoles()) role->addItem(q(r));
-    role->setCurrentIndex(std::max(0, role->findText(q(band.role))));
-    role->setStyleSheet("QComboBox { padding: 1px 6px; min-height: 18px; }");
-    connect(role, &QComboBox::activated, this, [this, b, role] {
-      auto* now = chosen();
-      if (now == nullptr) return;
-      if (role->currentIndex() == 0)
-        now->scene.bands[static_cast<size_t>(b)].role.clear();
-      else
-        setRoles(now->scene, {{role->currentText().toStdString(), b + 1}});
-      // The table is filled anew, which must not happen under the box that tells.
-      QMetaObject::invokeMethod(this, &BringInPanel::fillOne, Qt::QueuedConnection);
-    });
-    bands_->setCellWidget(b, 1, role);
+    bands_->setCellWidget(b, 1, roleBox(b, name->text(), band.role));
   }
   if (!scene.quality.file.empty()) {
     const int last = bands_->rowCount() - 1;
@@ -426,6 +342,17 @@ void BringInPanel::fillScene() {
     bands_->setItem(last, 1, new QTableWidgetItem(txt("flags")));
   }
   fitHeight(bands_, 14);
+}
+
+QComboBox* BringInPanel::roleBox(int band, const QString& of, const std::string& role) {
+  auto* choice =
+      roleChoice(QString("incomingRole-%1").arg(band + 1), txt("Role of %1").arg(of), role);
+  connect(choice, &QComboBox::activated, this, [this, band, choice] {
+    change([&](Incoming& one) { giveRole(one.scene, band, *choice); });
+    // The table is filled anew, which must not happen under the box that tells.
+    QMetaObject::invokeMethod(this, &BringInPanel::fillOne, Qt::QueuedConnection);
+  });
+  return choice;
 }
 
 void BringInPanel::fillClasses() {
@@ -439,23 +366,24 @@ void BringInPanel::fillClasses() {
   for (const auto& [code, name] : one->theirs) {
     match_->setItem(
         r, 0, new QTableWidgetItem(q(name.empty() || name == code ? code : code + "  " + name)));
-    auto* ours = new QComboBox;
-    ours->setObjectName("ours-" + q(code));
-    ours->setAccessibleName(txt("What becomes of %1").arg(q(code)));
-    for (const auto& c : bench_.study().legend.classes)
-      ours->addItem(swatch(toQt(c.colour)), QString("%1  %2").arg(c.code).arg(q(c.name)), c.code);
-    ours->addItem(txt("a new class"), kNewClass);
-    ours->addItem(txt("leave out"), kLeaveOut);
-    const auto at = one->ours.find(code);
-    ours->setCurrentIndex(ours->findData(at == one->ours.end() ? kNewClass : at->second));
-    ours->setStyleSheet("QComboBox { padding: 1px 6px; min-height: 18px; }");
-    connect(ours, &QComboBox::activated, this, [this, code = code, ours] {
-      if (auto* now = chosen()) now->ours[code] = ours->currentData().toInt();
-    });
-    match_->setCellWidget(r++, 1, ours);
+    match_->setCellWidget(r++, 1, oursBox(*one, code));
   }
   fitHeight(match_, 14);
   if (one->theirs.empty()) findClasses();
+}
+
+QComboBox* BringInPanel::oursBox(const Incoming& one, const std::string& code) {
+  auto* choice = choiceInTable("ours-" + q(code), txt("What becomes of %1").arg(q(code)));
+  for (const auto& c : bench_.study().legend.classes)
+    choice->addItem(swatch(toQt(c.colour)), QString("%1  %2").arg(c.code).arg(q(c.name)), c.code);
+  choice->addItem(txt("a new class"), kNewClass);
+  choice->addItem(txt("leave out"), kLeaveOut);
+  const auto at = one.ours.find(code);
+  choice->setCurrentIndex(choice->findData(at == one.ours.end() ? kNewClass : at->second));
+  connect(choice, &QComboBox::activated, this, [this, code, choice] {
+    change([&](Incoming& now) { now.ours[code] = choice->currentData().toInt(); });
+  });
+  return choice;
 }
 
 /// Their classes are read from the whole file; they arrive when they are there.
@@ -474,18 +402,9 @@ void BringInPanel::findClasses() {
                  for (const auto& [code, name] : theirs)
                    into.ours[code] = match.count(code) > 0 ? match.at(code) : kNewClass;
                  if (row == list_->currentRow() && !theirs.empty()) fillOne();
-                 Q_EMIT actionChanged();
+                 Q_EMIT changed();
                },
                [this](const QString& sentence) { Q_EMIT trouble(sentence); });
-}
-
-void BringInPanel::reopen(Incoming& one) {
-  const SceneDraft kept = one.draft;
-  open(one);
-  one.draft = kept;
-  if (!one.trouble.empty()) return;
-  one.scene.name = kept.name;
-  one.scene.date = kept.date;
 }
 
 void BringInPanel::joinWithAbove() {
@@ -503,7 +422,7 @@ void BringInPanel::joinWithAbove() {
   all_.erase(all_.begin() + row);
   list_->setCurrentRow(row - 1);
   fillList();
-  Q_EMIT actionChanged();
+  Q_EMIT changed();
 }
 
 void BringInPanel::takeApart() {
@@ -514,13 +433,13 @@ void BringInPanel::takeApart() {
   for (const auto& file : one->draft.files) {
     Incoming part;
     part.draft = {file.stem().string(), one->draft.date, {file}, {}, {}};
-    open(part);
+    reopen(part);
     parts.push_back(std::move(part));
   }
   all_.erase(all_.begin() + row);
   all_.insert(all_.begin() + row, parts.begin(), parts.end());
   fillList();
-  Q_EMIT actionChanged();
+  Q_EMIT changed();
 }
 
 QString BringInPanel::action() const {
@@ -545,80 +464,38 @@ QString BringInPanel::action() const {
 void BringInPanel::act() {
   for (int i = 0; i < static_cast<int>(all_.size()); ++i) {
     const auto& one = all_[static_cast<size_t>(i)];
-    if (!one.take) continue;
-    QString why = q(one.trouble);
-    const QString name = q(one.draft.name);
-    if (name.trimmed().isEmpty())
-      why = txt("One of them has no name; write one.");
-    else if (one.as == Incoming::As::Scene && one.asksForPower)
-      why = txt("Say whether the values of “%1” are power or decibels first.").arg(name);
-    else if (!isDate(q(one.draft.date)) || !isDate(one.from) || !isDate(one.to))
-      why = txt("A date is not one; write year-month-day, such as 2031-07-18, or leave it empty.");
-    else if (one.as == Incoming::As::ClassMap && one.theirs.empty() && one.trouble.empty())
-      why = txt("The classes of “%1” are being read; look at what they become first.").arg(name);
+    const QString why = one.take ? missingOf(one) : QString();
     if (why.isEmpty()) continue;
     list_->setCurrentRow(i);
     return Q_EMIT trouble(why);
   }
-  Q_EMIT trouble("");
-  std::vector<Scene> scenes;
   const auto all = std::move(all_);
   all_.clear();
   Q_EMIT left();
+  std::vector<Scene> scenes;
   for (const auto& one : all) {
     if (!one.take) continue;
-    if (one.as == Incoming::As::Scene) scenes.push_back(one.scene);
-    if (one.as == Incoming::As::Outline) bench_.addOutline(q(one.layer), q(one.draft.name));
-    if (one.as == Incoming::As::ClassMap) importClasses(one);
-    if (one.as == Incoming::As::Quantity) importQuantity(one);
+    if (one.as == Incoming::As::Scene)
+      scenes.push_back(one.scene);
+    else
+      take(one);
   }
   if (!scenes.empty()) bench_.addScenes(std::move(scenes));
 }
 
-void BringInPanel::importClasses(const Incoming& one) {
+/// What comes in beside scenes.
+void BringInPanel::take(const Incoming& one) {
+  if (one.as == Incoming::As::Outline) return bench_.addOutline(q(one.layer), q(one.draft.name));
+  if (one.as == Incoming::As::Quantity)
+    return bench_.run(quantityStep(one), txt("Bring in a quantity"));
+  const auto* scene = bench_.currentScene();
+  if (scene == nullptr && !one.layer.empty())
+    return Q_EMIT trouble(txt("Bring in a scene first: polygons become a map on its pixels."));
   Legend legend = bench_.study().legend;
-  Json match = Json::object();
-  for (const auto& [code, name] : one.theirs) {
-    int ours = one.ours.at(code);
-    if (ours == kLeaveOut) continue;
-    if (ours == kNewClass) {
-      const int theirs = static_cast<int>(parseInteger(code).value_or(0));
-      LegendClass added;
-      added.code = theirs >= 1 && theirs <= 65535 && legend.find(theirs) == nullptr
-                       ? theirs
-                       : legend.firstFreeCode();
-      added.name = name.empty() ? txt("class %1").arg(q(code)).toStdString() : name;
-      added.colour = colourOf(one, code, legend.classes.size());
-      ours = added.code;
-      legend.add(added);
-    }
-    match[code] = ours;
-  }
+  const Json step = classesStep(one, scene == nullptr ? "" : scene->id, legend);
   if (legend.classes.size() != bench_.study().legend.classes.size())
     bench_.setLegend(legend, txt("Add classes of a map"));
-  Json step = {{"do", "import-classes"},
-               {"name", one.draft.name},
-               {"file", one.layer.empty() ? one.scene.bands[0].file.string() : one.layer},
-               {"date", one.draft.date},
-               {"match", match}};
-  if (!one.layer.empty()) {
-    const auto* scene = bench_.currentScene();
-    if (scene == nullptr)
-      return Q_EMIT trouble(txt("Bring in a scene first: polygons become a map on its pixels."));
-    step["field"] = one.field.toStdString();
-    step["scene"] = scene->id;
-  }
   bench_.run(step, txt("Bring in a class map"));
-}
-
-void BringInPanel::importQuantity(const Incoming& one) {
-  bench_.run({{"do", "import-quantity"},
-              {"name", one.draft.name},
-              {"file", one.scene.bands[0].file.string()},
-              {"unit", one.unit.toStdString()},
-              {"from", one.from.toStdString()},
-              {"to", one.to.toStdString()}},
-             txt("Bring in a quantity"));
 }
 
 }  // namespace zp

@@ -16,6 +16,7 @@ struct MakingPanel::Operation {
   bool window = false;
 };
 
+/// Longer than a function may be: a table, one entry an operation.
 const QList<MakingPanel::Operation>& MakingPanel::operations() {
   using O = Operation;
   static const QList<O> all{
@@ -117,21 +118,17 @@ QWidget* MakingPanel::row(const QString& label, QWidget* field) {
   return w;
 }
 
-MakingPanel::MakingPanel(Workbench& bench, QWidget* parent)
-    : QWidget(parent), bench_(bench), latest_(this) {
-  auto* box = new QVBoxLayout(this);
-  box->setContentsMargins(0, 0, 0, 0);
-  box->setSpacing(6);
+MakingPanel::MakingPanel(Workbench& bench) : Panel(bench, 6), latest_(this) {
   what_ = new QComboBox;
   what_->setObjectName("makeWhat");
   what_->setAccessibleName(txt("What to make"));
   for (const auto& o : operations()) what_->addItem(txt(o.title), QString(o.id));
-  box->addWidget(what_);
+  box()->addWidget(what_);
   about_ = secondLabel("");
-  box->addWidget(about_);
+  box()->addWidget(about_);
   ticks_ = new QListWidget;
   ticks_->setObjectName("makeTicks");
-  box->addWidget(ticks_);
+  box()->addWidget(ticks_);
   other_ = new QComboBox;
   other_->setObjectName("makeOther");
   otherRow_ = row(txt("With"), other_);
@@ -153,15 +150,14 @@ MakingPanel::MakingPanel(Workbench& bench, QWidget* parent)
   windowRow_ = row(txt("Window"), window_);
   result_ = secondLabel("");
   result_->setObjectName("makeResult");
-  box->addWidget(result_);
+  box()->addWidget(result_);
   correct_ = quietButton(txt("Correct it"));
   correct_->setObjectName("correctShift");
-  auto* buttons = new QHBoxLayout;
-  buttons->addWidget(correct_);
-  buttons->addStretch();
-  box->addLayout(buttons);
+  box()->addWidget(correct_, 0, Qt::AlignLeft);
+  box()->addStretch();
 
   connect(what_, &QComboBox::currentIndexChanged, this, &MakingPanel::choose);
+  connect(ticks_, &QListWidget::itemChanged, this, &MakingPanel::changed);
   connect(correct_, &QPushButton::clicked, this, [this] {
     if (!shift_) return;
     bench_.changeScene(q(id_), txt("Correct where a scene lies"),
@@ -179,7 +175,8 @@ const MakingPanel::Operation& MakingPanel::chosen() const {
   return operations()[std::max(0, what_->currentIndex())];
 }
 
-void MakingPanel::show(const StudyScene* s) {
+void MakingPanel::refresh() {
+  const auto* s = bench_.currentScene();
   if (s == nullptr) return;
   const bool another = s->id != id_;
   id_ = s->id;
@@ -218,7 +215,7 @@ void MakingPanel::choose() {
   if (o.uses == Operation::Other) fillOthers();
   if (ticks_->isVisibleTo(this)) fillTicks();
   if (o.window) estimate();
-  Q_EMIT actionChanged();
+  Q_EMIT changed();
 }
 
 QString MakingPanel::action() const {
@@ -250,23 +247,15 @@ void MakingPanel::fillOthers() {
       other_->addItem(q(one.scene.name) + ", " + q(one.scene.bands[b].name),
                       QString("%1/%2").arg(q(one.id)).arg(b));
   }
-  if (other_->count() == 0) {
-    result_->setText(what == "sharpen" ? txt("No scene here has smaller pixels than this one.")
-                                       : txt("There is no other scene of this kind."));
-    result_->setVisible(true);
-  }
 }
 
 void MakingPanel::fillTicks() {
+  const QSignalBlocker quiet(ticks_);
   ticks_->clear();
   const auto* s = scene();
   if (s == nullptr) return;
   const auto add = [&](const QString& text, const QString& value, bool on) {
-    auto* item = new QListWidgetItem(text);
-    item->setData(Qt::UserRole, value);
-    item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
-    item->setCheckState(on ? Qt::Checked : Qt::Unchecked);
-    ticks_->addItem(item);
+    ticks_->addItem(tickItem(text, value, on));
   };
   // The chosen scene comes first: its grid is that of the result.
   std::vector<const StudyScene*> all{s};
@@ -297,14 +286,6 @@ void MakingPanel::estimate() {
         result_->setVisible(true);
       },
       [](const QString&) {});
-}
-
-QStringList MakingPanel::ticked() const {
-  QStringList all;
-  for (int i = 0; i < ticks_->count(); ++i)
-    if (ticks_->item(i)->checkState() == Qt::Checked)
-      all << ticks_->item(i)->data(Qt::UserRole).toString();
-  return all;
 }
 
 Json MakingPanel::step() const {
@@ -377,18 +358,21 @@ Json MakingPanel::seasonStep(const std::string& role) const {
                .toStdString()}};
 }
 
-void MakingPanel::act() {
-  if (scene() == nullptr) return;
+QString MakingPanel::missing() const {
+  if (scene() == nullptr) return txt("Bring in a scene first.");
   const Operation& o = chosen();
   if (o.uses == Operation::Other && other_->count() == 0)
-    return Q_EMIT trouble(txt("There is nothing to do it with; bring in another scene first."));
-  const bool many = o.uses == Operation::ManyScenes;
-  if (many && ticked().size() < 2) return Q_EMIT trouble(txt("Tick two scenes or more."));
-  if (o.uses == Operation::Bands && ticked().isEmpty())
-    return Q_EMIT trouble(txt("Tick one band or more."));
-  Q_EMIT trouble("");
-  if (QString(o.id) == "shift") return measure();
-  bench_.run(step(), txt(o.action), [this](const QString& id) { Q_EMIT made(id); });
+    return QString(o.id) == "sharpen" ? txt("No scene here has smaller pixels than this one.")
+                                      : txt("There is no other scene of this kind.");
+  if (o.uses == Operation::ManyScenes && ticked().size() < 2)
+    return txt("Tick two scenes or more.");
+  if (o.uses == Operation::Bands && ticked().isEmpty()) return txt("Tick one band or more.");
+  return {};
+}
+
+void MakingPanel::act() {
+  if (QString(chosen().id) == "shift") return measure();
+  Panel::act();
 }
 
 void MakingPanel::measure() {

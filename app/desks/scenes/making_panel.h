@@ -1,25 +1,22 @@
 #pragma once
-#include "desks/desk.h"
+#include "desks/panel.h"
 #include "scene/shift.h"
-#include "shell/latest.h"
+#include "background/latest.h"
 
 namespace zp {
 
 /// New scenes out of those of the study: combined, filtered, corrected, sharpened; and where one
 /// lies against another.
-class MakingPanel : public QWidget {
+class MakingPanel : public Panel {
   Q_OBJECT
  public:
-  explicit MakingPanel(Workbench& bench, QWidget* parent = nullptr);
-  void show(const StudyScene* scene);
-  /// The words on the desk's button, and what it does.
-  QString action() const;
-  void act();
-
- Q_SIGNALS:
-  void trouble(const QString& sentence);
-  void made(const QString& id);
-  void actionChanged();
+  explicit MakingPanel(Workbench& bench);
+  void refresh() override;
+  void forget() override { latest_.stop(); }
+  QString action() const override;
+  QString missing() const override;
+  Json step() const override;
+  void act() override;
 
  private:
   struct Operation;
@@ -29,14 +26,12 @@ class MakingPanel : public QWidget {
   void fillOthers();
   void fillTicks();
   void estimate();
-  QStringList ticked() const;
-  Json step() const;
+  QStringList ticked() const { return tickedIn(*ticks_); }
   Json seasonStep(const std::string& role) const;
   void measure();
   const StudyScene* scene() const;
   QWidget* row(const QString& label, QWidget* field);
 
-  Workbench& bench_;
   Latest latest_;
   std::string id_;
   QComboBox *what_, *how_, *other_;

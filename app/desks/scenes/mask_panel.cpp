@@ -29,8 +29,21 @@ Picture maskPicture(const fs::path& file) {
 
 }  // namespace
 
-MaskPanel::MaskPanel(Workbench& bench, MapView& view, QWidget* parent)
-    : QWidget(parent), bench_(bench), view_(view), count_(this) {
+MaskPanel::MaskPanel(Workbench& bench, MapView& view) : Panel(bench, 6), view_(view), count_(this) {
+  buildParts();
+  buildTools();
+  box()->addWidget(wrapping({edge_, quality_}));
+  box()->addWidget(flagBox_);
+  box()->addWidget(wrapping({draw_, grow_, tolerance_, widen_}));
+  box()->addWidget(wrapping({drawnText_, clear_}));
+  box()->addWidget(share_);
+  box()->addWidget(wrapping({set_, none_}));
+  box()->addStretch();
+  connectTools();
+}
+
+/// What is set aside without drawing, and what comes of it.
+void MaskPanel::buildParts() {
   edge_ = new QCheckBox(txt("The edge of zeros"));
   edge_->setObjectName("maskEdge");
   edge_->setToolTip(
@@ -41,6 +54,24 @@ MaskPanel::MaskPanel(Workbench& bench, MapView& view, QWidget* parent)
   quality_ = quietButton(txt("Quality band…"));
   quality_->setObjectName("qualityBand");
   quality_->setToolTip(txt("A band whose bits or values say which pixels are cloud, shadow…"));
+  share_ = secondLabel("");
+  share_->setObjectName("maskShare");
+  set_ = quietButton(txt("Set aside"));
+  set_->setObjectName("maskSet");
+  none_ = linkButton(txt("Use all pixels"));
+  none_->setObjectName("maskNone");
+  connect(edge_, &QCheckBox::clicked, this, &MaskPanel::look);
+  connect(quality_, &QPushButton::clicked, this, &MaskPanel::chooseQuality);
+  connect(set_, &QPushButton::clicked, this, &MaskPanel::set);
+  connect(none_, &QPushButton::clicked, this, [this] {
+    bench_.changeScene(q(id_), txt("Use all pixels"), [](Scene& s) {
+      s.mask.clear();
+      s.maskRecipe = {};
+    });
+  });
+}
+
+void MaskPanel::buildTools() {
   draw_ = quietButton(txt("Draw"));
   draw_->setObjectName("maskDraw");
   draw_->setCheckable(true);
@@ -68,40 +99,16 @@ MaskPanel::MaskPanel(Workbench& bench, MapView& view, QWidget* parent)
   widen_->setRange(0, kMostWidening);
   widen_->setSuffix(txt(" pixels wider"));
   widen_->setAccessibleName(txt("Widen what is set aside"));
-  share_ = secondLabel("");
-  share_->setObjectName("maskShare");
-  set_ = quietButton(txt("Set aside"));
-  set_->setObjectName("maskSet");
-  none_ = linkButton(txt("Use all pixels"));
-  none_->setObjectName("maskNone");
-
-  auto* layout = new QVBoxLayout(this);
-  layout->setContentsMargins(0, 0, 0, 0);
-  layout->setSpacing(6);
-  const auto row = [&](const QList<QWidget*>& widgets) { layout->addWidget(wrapping(widgets)); };
-  row({edge_, quality_});
-  layout->addWidget(flagBox_);
-  row({draw_, grow_, tolerance_, widen_});
-  row({drawnText_, clear_});
-  layout->addWidget(share_);
-  row({set_, none_});
-
-  connect(edge_, &QCheckBox::clicked, this, &MaskPanel::look);
   connect(widen_, &QSpinBox::valueChanged, this, &MaskPanel::look);
-  connect(quality_, &QPushButton::clicked, this, &MaskPanel::chooseQuality);
-  connect(set_, &QPushButton::clicked, this, &MaskPanel::set);
-  connect(none_, &QPushButton::clicked, this, [this] {
-    bench_.changeScene(q(id_), txt("Use all pixels"), [](Scene& s) {
-      s.mask.clear();
-      s.maskRecipe = {};
-    });
-  });
   connect(clear_, &QPushButton::clicked, this, [this] {
     drawn_.clear();
     grown_.clear();
     look();
   });
-  // Each button is pressed while the view has its tool.
+}
+
+/// Each button is pressed while the view has its tool.
+void MaskPanel::connectTools() {
   using Tool = MapView::Tool;
   const auto give = [this](bool on, Tool tool) {
     if (on || view_.tool() == tool) view_.setTool(on ? tool : Tool::Look);
@@ -114,52 +121,58 @@ MaskPanel::MaskPanel(Workbench& bench, MapView& view, QWidget* parent)
     if (view_.tool() != Tool::Pick) grow_->setChecked(false);
     drawing_ = draw_->isChecked(), growing_ = grow_->isChecked();
   });
-  const auto toScene = [this](Place p) {
-    const auto* s = scene();
-    const bool both = !view_.crs().empty() && !s->scene.grid.crs.empty();
-    CrsChange(both ? view_.crs() : "", both ? s->scene.grid.crs : "").apply(p);
-    return p;
-  };
-  connect(&view_, &MapView::areaDrawn, this, [this, toScene](const Ring& ring) {
+  connect(&view_, &MapView::areaDrawn, this, [this](const Ring& ring) {
     if (!drawing_ || !isVisible() || scene() == nullptr) return;
     Ring own;
-    for (const auto& p : ring) own.push_back(toScene(p));
+    for (const auto& p : ring) own.push_back(inScene(p));
     drawn_.push_back({{own}, {}});
     look();
   });
-  connect(&view_, &MapView::clicked, this, [this, toScene](Place p) {
+  connect(&view_, &MapView::clicked, this, [this](Place p) {
     if (!growing_ || !isVisible() || scene() == nullptr) return;
-    grown_.push_back({toScene(p), tolerance_->value()});
+    grown_.push_back({inScene(p), tolerance_->value()});
     look();
   });
+}
+
+/// A place of the view, in the scene's system.
+Place MaskPanel::inScene(Place p) const {
+  const auto& crs = scene()->scene.grid.crs;
+  const bool both = !view_.crs().empty() && !crs.empty();
+  CrsChange(both ? view_.crs() : "", both ? crs : "").apply(p);
+  return p;
 }
 
 const StudyScene* MaskPanel::scene() const {
   return bench_.hasStudy() ? bench_.study().scene(id_) : nullptr;
 }
 
-void MaskPanel::show(const StudyScene* s) {
-  if (s == nullptr) return;
-  if (s->id == id_ && s->revision == revision_) return;
+void MaskPanel::refresh() {
+  const auto* s = bench_.currentScene();
+  if (s == nullptr || !isVisible()) return;
+  if (s->id != id_ || s->revision != revision_) show(*s);
+}
+
+void MaskPanel::show(const StudyScene& s) {
   leave();
-  id_ = s->id, revision_ = s->revision;
-  const MaskRecipe& r = s->scene.maskRecipe;
+  id_ = s.id, revision_ = s.revision;
+  const MaskRecipe& r = s.scene.maskRecipe;
   {
     const QSignalBlocker quiet(widen_);
     edge_->setChecked(r.edge);
     widen_->setValue(r.widen);
   }
   drawn_ = r.drawn, grown_ = r.grown;
-  tolerance_->setValue(s->scene.state == ValueState::RawCounts ? 50 : 0.05);
+  tolerance_->setValue(s.scene.state == ValueState::RawCounts ? 50 : 0.05);
   fillFlags();
-  none_->setVisible(!s->scene.mask.empty());
+  none_->setVisible(!s.scene.mask.empty());
   const bool any = !drawn_.empty() || !grown_.empty();
   clear_->setVisible(any);
   drawnText_->setVisible(any);
   set_->setEnabled(false);
-  share_->setText(s->scene.mask.empty() ? txt("Nothing is set aside.") : "");
-  if (s->scene.mask.empty()) return count_.stop();
-  count_.ask([copy = s->scene](const Progress& p) { return countUsable(copy, p); },
+  share_->setText(s.scene.mask.empty() ? txt("Nothing is set aside.") : "");
+  if (s.scene.mask.empty()) return count_.stop();
+  count_.ask([copy = s.scene](const Progress& p) { return countUsable(copy, p); },
              [this](const MaskCount& n) { share_->setText(said(n)); },
              [this](const QString& why) { Q_EMIT trouble(why); });
 }

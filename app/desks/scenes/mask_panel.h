@@ -1,24 +1,26 @@
 #pragma once
-#include "desks/desk.h"
+#include "desks/panel.h"
 #include "scene/mask.h"
-#include "shell/latest.h"
+#include "background/latest.h"
 
 namespace zp {
 
 /// What of a scene is set aside: its edge of zeros, what its quality band flags, what is drawn.
 /// Seen in the view before it is set.
-class MaskPanel : public QWidget {
+class MaskPanel : public Panel {
   Q_OBJECT
  public:
-  MaskPanel(Workbench& bench, MapView& view, QWidget* parent = nullptr);
-  void show(const StudyScene* scene);
-  /// The stage is left: what was only looked at goes from the view.
-  void leave();
-
- Q_SIGNALS:
-  void trouble(const QString& sentence);
+  MaskPanel(Workbench& bench, MapView& view);
+  void refresh() override;
+  void leave() override;
+  void forget() override { leave(); }
 
  private:
+  void buildParts();
+  void buildTools();
+  void connectTools();
+  void show(const StudyScene& scene);
+  Place inScene(Place place) const;
   void fillFlags();
   void chooseQuality();
   void look();
@@ -27,7 +29,6 @@ class MaskPanel : public QWidget {
   const StudyScene* scene() const;
   static QString said(const MaskCount& count);
 
-  Workbench& bench_;
   MapView& view_;
   Latest count_;
   std::string id_;

@@ -1,5 +1,5 @@
 #pragma once
-#include "desks/desk.h"
+#include "desks/panel.h"
 
 namespace zp {
 

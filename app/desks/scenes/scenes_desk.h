@@ -2,35 +2,27 @@
 #include "desks/desk.h"
 #include "desks/scenes/archive_panel.h"
 #include "desks/scenes/bring_in_panel.h"
-#include "desks/scenes/composite_card.h"
-#include "desks/scenes/delivery_row.h"
-#include "desks/scenes/making_panel.h"
-#include "desks/scenes/mask_panel.h"
-#include "desks/scenes/outline_style.h"
+#include "desks/scenes/mask_shares.h"
+#include "desks/scenes/scene_head.h"
 #include "desks/scenes/time_line.h"
-#include "shell/latest.h"
-#include "view/thumbnail.h"
 
 namespace zp {
 
-/// Brings scenes in, gives their bands roles, and shows them as composites by meaning.
+/// Brings scenes in, and tells, changes and shows what they are.
 class ScenesDesk : public Desk {
   Q_OBJECT
  public:
   ScenesDesk(Workbench& bench, MapView& view);
-  void refresh() override;
-  void leave() override { mask_->leave(); }
   void forget() override;
+  Trail::Station station() const override;
+  std::vector<FindOffer> offers() override;
   /// Files and folders of a delivery: brought in at once where they say all there is to know, else
   /// shown for a look before.
   void offer(const QStringList& paths);
   /// The archive, with another catalogue where one is named.
   void openArchive(const QString& catalogue = {});
-  /// What the archive's chosen scenes cover.
-  std::vector<ViewShape> shapes() const;
 
  Q_SIGNALS:
-  void shapesChanged();
   void factsAsked(const QString& id);
   /// Something that is not in the study yet is looked at, or no more.
   void lookAsked(const zp::Picture& picture);
@@ -40,58 +32,31 @@ class ScenesDesk : public Desk {
   void chooseFiles();
   void chooseFolder();
 
+ protected:
+  void fill() override;
+  Panel::Heading heading() const override;
+  bool mayGoOn() const override { return bench_.currentScene() != nullptr; }
+
  private:
-  /// What stands in place of the scenes and their pages.
-  enum class Guest { None, Archive, Incoming };
-  void showGuest(Guest guest);
-  void fillHeading();
-  void fillScene();
-  void fillBands(const Scene& scene);
-  void fillComposites(const StudyScene& scene);
-  void showComposite(std::array<size_t, 3> bands, const QString& title);
-  void applyPreset(int index);
-  void keepPreset();
-  void nameScene();
-  void dateScene();
-  void convertBands(int row, int column, const QString& text);
-  const StudyScene* chosen() const;
-  void showPage(int page);
-
+  void buildBringRow();
+  void buildScenes();
+  void buildPages();
+  void chooseOutline();
   void fillTimeLine();
-  void askShares();
-  void lookAtLayer(const QString& layer);
+  /// The archive or the files to come stand in place of the scenes.
+  bool guestIsThere() const { return page() == archive_ || page() == incoming_; }
+  void showGuest(Panel* guest);
+  void backToScenes() { showPage(scenePage_); }
 
-  enum Page { kLook, kBands, kAside, kMake, kArea, kPages };
-  QPushButton* pageChips_[kPages];
-  QWidget* pages_[kPages];
-  int page_ = 0;
-  QPushButton *drawArea_, *useArea_, *archiveChip_, *back_;
   QWidget* bringRow_;
+  QPushButton* back_;
+  TimeLine* timeLine_;
+  QFrame* line_;
+  MaskShares shares_;
+  SceneHead* head_;
   ArchivePanel* archive_;
   BringInPanel* incoming_;
-  Guest guest_ = Guest::None;
-
-  TimeLine* timeLine_;
-  QWidget* details_;
-  QLabel *sceneTitle_, *usable_;
-  QPushButton* sceneFacts_;
-  QComboBox *preset_, *state_;
-  QLineEdit *nodata_, *name_, *date_;
-  QPushButton *keep_, *forget_;
-  QTableWidget* bands_;
-  MaskPanel* mask_;
-  MakingPanel* making_;
-  FlowLayout* composites_;
-  QComboBox* free_[3];
-  QLabel* facts_;
-  QListWidget* outlines_;
-  OutlineStyle* style_;
-  DeliveryRow* delivery_;
-  bool filling_ = false;
-  Latest shares_, layer_;
-  std::vector<ViewShape> incomingShapes_;
-  std::map<std::string, double> shareOf_;  // set aside, by mask file
-  Thumbnails thumbnails_;
+  Panel *look_, *scenePage_;  // the first page; that which was seen before a guest came
 };
 
 }  // namespace zp

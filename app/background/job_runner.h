@@ -1,23 +1,19 @@
 #pragma once
 #include <QElapsedTimer>
-#include <QObject>
-#include <deque>
-#include <functional>
-#include <thread>
 
-#include "base/progress.h"
+#include "background/background.h"
 
 namespace zp {
 
-/// Runs one piece of work after the other on a thread of its own. The window hears of progress, of
-/// the time left, and of the end; nothing here ever blocks it.
+/// Runs one job after the other. The window hears of progress, of the time left, and of the end;
+/// nothing here ever blocks it.
 class JobRunner : public QObject {
   Q_OBJECT
  public:
   struct Job {
     QString title;
     std::function<void()> prepare;               // on the window's thread, just before the work
-    std::function<void(const Progress&)> work;   // on the job's thread
+    std::function<void(const Progress&)> work;   // on a thread of the background
     std::function<void()> done;                  // on the window's thread, when it went well
     std::function<void(const QString&)> failed;  // on the window's thread, with the sentence
     QString does = {};                           // told apart by this; "" is like no other
@@ -41,15 +37,16 @@ class JobRunner : public QObject {
 
  private:
   void next();
+  Answer end(const std::function<void(const Progress&)>& work, const Progress& progress);
   void finish(const QString& error, bool cancelled);
 
   std::deque<Job> queue_;
   Job current_;
-  std::unique_ptr<Progress> progress_;
-  std::jthread thread_;
+  std::optional<Progress> progress_;
   bool running_ = false;
   double share_ = 0;
   QElapsedTimer clock_;
+  Background background_;  // last, so that it goes first
 };
 
 }  // namespace zp

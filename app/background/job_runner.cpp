@@ -1,10 +1,7 @@
-#include "shell/job_runner.h"
+#include "background/job_runner.h"
 
-#include <QMetaObject>
+#include <algorithm>
 #include <atomic>
-#include <new>
-
-#include "look/words.h"
 
 namespace zp {
 
@@ -45,37 +42,35 @@ void JobRunner::next() {
   share_ = 0;
   clock_.start();
   auto posted = std::make_shared<std::atomic<int>>(-1);
-  progress_ = std::make_unique<Progress>([this, posted](double share) {
+  progress_.emplace([this, posted](double share) {
     const int percent = static_cast<int>(share * 100);
     if (posted->exchange(percent) == percent) return;
-    QMetaObject::invokeMethod(
-        this,
-        [this, share] {
-          share_ = share;
-          Q_EMIT changed();
-        },
-        Qt::QueuedConnection);
+    background_.post([this, share] {
+      share_ = share;
+      Q_EMIT changed();
+    });
   });
-  thread_ = std::jthread([this, work = current_.work, progress = *progress_] {
-    QString error;
-    bool wasCancelled = false;
-    try {
-      work(progress);
-    } catch (const Cancelled&) {
-      wasCancelled = true;
-    } catch (const std::bad_alloc&) {
-      error = txt("There is not enough memory; close other programs or use a smaller part.");
-    } catch (const std::exception& e) {
-      error = sentenceOf(e);
-    }
-    QMetaObject::invokeMethod(
-        this, [this, error, wasCancelled] { finish(error, wasCancelled); }, Qt::QueuedConnection);
+  background_.add([this, work = current_.work, progress = *progress_](const Progress&, size_t) {
+    return end(work, progress);
   });
   Q_EMIT changed();
 }
 
+/// On a thread of the background: does the work, and tells what came of it.
+Answer JobRunner::end(const std::function<void(const Progress&)>& work, const Progress& progress) {
+  QString error;
+  bool wasCancelled = false;
+  try {
+    work(progress);
+  } catch (const Cancelled&) {
+    wasCancelled = true;
+  } catch (const std::exception& e) {
+    error = sentenceOf(e);
+  }
+  return [this, error, wasCancelled] { finish(error, wasCancelled); };
+}
+
 void JobRunner::finish(const QString& error, bool wasCancelled) {
-  thread_.join();
   const Job job = std::move(current_);
   current_ = {};
   if (wasCancelled)

@@ -1,0 +1,148 @@
+#include "background/background.h"
+
+#include <QCoreApplication>
+#include <QEvent>
+#include <QPointer>
+
+namespace zp {
+namespace {
+
+/// Says that there are arrivals; what arrives is in the background's own queue.
+QEvent::Type arrivalEvent() {
+  static const auto type = static_cast<QEvent::Type>(QEvent::registerEventType());
+  return type;
+}
+
+}  // namespace
+
+Background::Background(QObject* parent, size_t threads)
+    : QObject(parent), threadCount_(threads), running_(threads) {
+  arrivalEvent();
+}
+
+Background::~Background() {
+  stop();
+  for (auto& thread : threads_) thread.request_stop();
+  threads_.clear();  // joins
+}
+
+/// Not before there is something to do.
+void Background::start() {
+  while (threads_.size() < threadCount_)
+    threads_.emplace_back(
+        [this, thread = threads_.size()](const std::stop_token& stop) { work(stop, thread); });
+}
+
+void Background::add(Work work) {
+  start();
+  {
+    const std::lock_guard lock(mutex_);
+    waiting_.push_back({std::move(work), Progress(), generation_});
+  }
+  ++open_;
+  wake_.notify_one();
+}
+
+void Background::replace(std::vector<Work> works) {
+  if (!works.empty()) start();
+  std::deque<Task> before;
+  {
+    const std::lock_guard lock(mutex_);
+    before.swap(waiting_);
+    for (auto& one : works) waiting_.push_back({std::move(one), Progress(), generation_});
+  }
+  open_ += works.size();
+  open_ -= before.size();
+  wake_.notify_all();
+}
+
+void Background::stop() {
+  std::deque<Task> tasks;
+  std::deque<Arrival> arrivals;
+  {
+    const std::lock_guard lock(mutex_);
+    ++generation_;
+    tasks.swap(waiting_);
+    arrivals.swap(arrived_);
+    for (const auto& one : running_)
+      if (one) one->cancel();
+  }
+  open_ = 0;
+}
+
+void Background::stopAndWait() {
+  stop();
+  std::unique_lock lock(mutex_);
+  ended_.wait(lock, [this] {
+    return std::none_of(running_.begin(), running_.end(),
+                        [](const auto& one) { return one.has_value(); });
+  });
+}
+
+void Background::work(const std::stop_token& stop, size_t thread) {
+  while (true) {
+    Task task;
+    {
+      std::unique_lock lock(mutex_);
+      if (!wake_.wait(lock, stop, [this] { return !waiting_.empty(); })) return;
+      task = std::move(waiting_.front());
+      waiting_.pop_front();
+      running_[thread] = task.progress;
+    }
+    Answer answer;
+    try {
+      answer = task.work(task.progress, thread);
+    } catch (const Cancelled&) {
+      // Whoever cancelled it knows.
+    }
+    task.work = {};  // what it holds is let go before its answer arrives
+    {
+      const std::lock_guard lock(mutex_);
+      running_[thread].reset();
+    }
+    ended_.notify_all();
+    arrive({std::move(answer), task.generation, true});
+  }
+}
+
+void Background::post(Answer answer) {
+  int generation = 0;
+  {
+    const std::lock_guard lock(mutex_);
+    generation = generation_;
+  }
+  arrive({std::move(answer), generation, false});
+}
+
+void Background::arrive(Arrival arrival) {
+  {
+    const std::lock_guard lock(mutex_);
+    if (arrival.generation != generation_) return;
+    arrived_.push_back(std::move(arrival));
+    if (arrived_.size() > 1) return;  // the owner knows already
+  }
+  QCoreApplication::postEvent(this, new QEvent(arrivalEvent()));
+}
+
+std::optional<Background::Arrival> Background::nextArrival() {
+  const std::lock_guard lock(mutex_);
+  if (arrived_.empty()) return {};
+  std::optional<Arrival> next = std::move(arrived_.front());
+  arrived_.pop_front();
+  return next;
+}
+
+/// One by one: an answer may open a dialog, in whose loop the next ones arrive.
+bool Background::event(QEvent* e) {
+  if (e->type() != arrivalEvent()) return QObject::event(e);
+  const QPointer<Background> here(this);
+  while (here) {
+    const auto next = nextArrival();
+    if (!next) break;
+    if (next->ends) --open_;
+    if (next->answer) next->answer();
+  }
+  return true;
+}
+
+}  // namespace zp

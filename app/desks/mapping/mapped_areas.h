@@ -1,0 +1,21 @@
+#pragma once
+#include "desks/panel.h"
+
+namespace zp {
+
+/// The areas of the classes of the newest map.
+class MappedAreas : public Panel {
+  Q_OBJECT
+ public:
+  explicit MappedAreas(Workbench& bench);
+  void refresh() override;
+
+ private:
+  QLabel* title_;
+  QTableWidget* table_;
+};
+
+/// The newest map by a method; nullptr when there is none.
+const Product* newestTrainedMap(const Study& study);
+
+}  // namespace zp

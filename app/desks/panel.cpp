@@ -1,0 +1,60 @@
+#include "desks/panel.h"
+
+#include "base/error.h"
+
+namespace zp {
+
+QString nameWithDate(const Scene& scene) {
+  // A name that tells the day already is followed by the year alone.
+  const QString name = q(scene.name);
+  QString date = niceDate(scene.date);
+  if (!date.isEmpty() && name.contains(date.chopped(5)))
+    date = name.contains(date) ? QString() : date.right(4);
+  return name + (date.isEmpty() ? QString() : "  " + date);
+}
+
+QTableWidgetItem* classItem(const Study& study, int code, const std::string& name) {
+  const auto* known = study.legend.find(code);
+  auto* item = new QTableWidgetItem(
+      swatch(known != nullptr ? toQt(known->colour) : tokens().second), q(name));
+  item->setData(Qt::UserRole, code);
+  return item;
+}
+
+QListWidgetItem* tickItem(const QString& text, const QString& id, bool on) {
+  auto* item = new QListWidgetItem(text);
+  item->setData(Qt::UserRole, id);
+  item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
+  item->setCheckState(on ? Qt::Checked : Qt::Unchecked);
+  return item;
+}
+
+QStringList tickedIn(const QListWidget& list) {
+  QStringList all;
+  for (int i = 0; i < list.count(); ++i)
+    if (list.item(i)->checkState() == Qt::Checked)
+      all << list.item(i)->data(Qt::UserRole).toString();
+  return all;
+}
+
+Panel::Panel(Workbench& bench, int spacing) : bench_(bench) {
+  box_ = new QVBoxLayout(this);
+  box_->setContentsMargins(0, 0, 0, 0);
+  box_->setSpacing(spacing);
+}
+
+void Panel::act() {
+  try {
+    bench_.run(step(), action(), [this](const QString& id) { showResult(id); });
+  } catch (const Error& e) {
+    Q_EMIT trouble(sentenceOf(e));
+  }
+}
+
+std::string Panel::studyAreaId() const {
+  for (const auto& o : bench_.study().outlines)
+    if (o.studyArea) return o.id;
+  return "";
+}
+
+}  // namespace zp

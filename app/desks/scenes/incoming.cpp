@@ -1,0 +1,195 @@
+#include "desks/scenes/incoming.h"
+
+#include <QDate>
+
+#include "base/error.h"
+#include "base/text.h"
+#include "index/import_classes.h"
+#include "look/look.h"
+#include "radar/decibels.h"
+
+namespace fs = std::filesystem;
+
+namespace zp {
+namespace {
+
+bool isVector(const fs::path& file) {
+  const std::string ending = lowered(file.extension().string());
+  return ending == ".gpkg" || ending == ".geojson" || ending == ".shp" || ending == ".kml";
+}
+
+void open(Incoming& one) {
+  one.trouble.clear();
+  one.asksForPower = false;
+  try {
+    one.scene = openDraft(one.draft);
+    one.draft.sensor = one.scene.sensor;
+    if (one.scene.isRadar() && one.scene.state == ValueState::Unknown) {
+      one.scene.state = recogniseBackscatter(one.scene);
+      one.asksForPower = one.scene.state == ValueState::Unknown;
+    }
+  } catch (const std::exception& e) {
+    one.trouble = sentenceOf(e).toStdString();
+  }
+}
+
+/// One band of whole numbers with names or colours is a class map; one with a unit is a quantity.
+Incoming::As guessKind(const Incoming& one) {
+  if (!one.trouble.empty() || one.scene.bands.size() != 1) return Incoming::As::Scene;
+  const RasterFile file(one.scene.bands[0].file);
+  const BandFacts& facts = file.facts(one.scene.bands[0].number);
+  if (!facts.categories.empty() || !facts.colours.empty()) return Incoming::As::ClassMap;
+  return facts.unit.empty() ? Incoming::As::Scene : Incoming::As::Quantity;
+}
+
+void addLayers(const fs::path& file, std::vector<Incoming>& all) {
+  for (const auto& [name, n] : layersOf(file)) {
+    Incoming one;
+    one.as = Incoming::As::Outline;
+    one.draft.name = name;
+    one.draft.files = {file};
+    one.layer = file.string() + ":" + name;
+    for (const auto& c : readTable(one.layer).columns) one.fields << q(c);
+    all.push_back(std::move(one));
+  }
+}
+
+/// The colour a raster gives a class, or a suggested one.
+Colour colourOf(const Incoming& one, const std::string& theirs, size_t n) {
+  if (one.layer.empty()) {
+    const RasterFile file(one.scene.bands[0].file);
+    const auto& colours = file.facts(1).colours;
+    const auto code = parseInteger(theirs);
+    if (const auto at = colours.find(static_cast<int>(code.value_or(-1))); at != colours.end())
+      return {static_cast<uint8_t>(at->second[0]), static_cast<uint8_t>(at->second[1]),
+              static_cast<uint8_t>(at->second[2])};
+  }
+  return suggestedColour(n);
+}
+
+bool isDate(const QString& text) {
+  return text.isEmpty() || QDate::fromString(text, Qt::ISODate).isValid();
+}
+
+}  // namespace
+
+std::vector<Incoming> lookAtFiles(const QStringList& paths) {
+  std::vector<Incoming> all;
+  std::vector<fs::path> rasters;
+  for (const auto& p : paths) {
+    const fs::path file = p.toStdString();
+    if (isVector(file))
+      addLayers(file, all);
+    else
+      rasters.push_back(file);
+  }
+  if (rasters.empty()) return all;
+  for (auto& draft : groupFiles(rasters)) {
+    Incoming one;
+    one.draft = std::move(draft);
+    open(one);
+    one.as = guessKind(one);
+    if (one.as == Incoming::As::Quantity)
+      one.unit = q(RasterFile(one.scene.bands[0].file).facts(1).unit);
+    if (one.trouble.empty()) one.draft.name = one.scene.name, one.draft.date = one.scene.date;
+    one.take = one.trouble.empty();
+    all.push_back(std::move(one));
+  }
+  // Several files that cannot be one scene may still be taken apart.
+  if (std::none_of(all.begin(), all.end(),
+                   [](const Incoming& one) { return one.take || one.draft.files.size() > 1; }))
+    throw Error(all[0].trouble);
+  return all;
+}
+
+bool isPlain(const std::vector<Incoming>& all) {
+  if (all.size() != 1 || all[0].as != Incoming::As::Scene || !all[0].trouble.empty()) return false;
+  const auto& one = all[0];
+  const bool item = lowered(one.draft.files[0].extension().string()) == ".json";
+  return item || (one.draft.files.size() == 1 && !one.asksForPower &&
+                  one.scene.roles().size() == one.scene.bands.size());
+}
+
+void reopen(Incoming& one) {
+  const SceneDraft kept = one.draft;
+  open(one);
+  one.draft = kept;
+  if (!one.trouble.empty()) return;
+  one.scene.name = kept.name;
+  one.scene.date = kept.date;
+}
+
+std::vector<std::pair<std::string, std::string>> classesOf(const Incoming& one,
+                                                           const Progress& progress) {
+  if (one.layer.empty()) return classesIn(one.scene.bands[0].file, progress);
+  return classesIn(readLayer(one.layer), one.field.toStdString());
+}
+
+QString whatItIs(const Incoming& one) {
+  switch (one.as) {
+    case Incoming::As::ClassMap:
+      return txt("class map");
+    case Incoming::As::Quantity:
+      return txt("quantity");
+    case Incoming::As::Outline:
+      return txt("outline");
+    default:
+      if (one.scene.bands.empty())
+        return one.draft.files.size() > 1 ? txt("cannot be one scene") : txt("cannot be read");
+      return txt("%n bands", "%n band", static_cast<qint64>(one.scene.bands.size()));
+  }
+}
+
+QString missingOf(const Incoming& one) {
+  const QString name = q(one.draft.name);
+  if (name.trimmed().isEmpty()) return txt("One of them has no name; write one.");
+  if (!one.trouble.empty()) return q(one.trouble);
+  if (one.as == Incoming::As::Scene && one.asksForPower)
+    return txt("Say whether the values of “%1” are power or decibels first.").arg(name);
+  if (!isDate(q(one.draft.date)) || !isDate(one.from) || !isDate(one.to))
+    return txt("A date is not one; write year-month-day, such as 2031-07-18, or leave it empty.");
+  if (one.as == Incoming::As::ClassMap && one.theirs.empty())
+    return txt("The classes of “%1” are being read; look at what they become first.").arg(name);
+  return {};
+}
+
+Json classesStep(const Incoming& one, const std::string& scene, Legend& legend) {
+  Json match = Json::object();
+  for (const auto& [code, name] : one.theirs) {
+    int ours = one.ours.at(code);
+    if (ours == kLeaveOut) continue;
+    if (ours == kNewClass) {
+      const int theirs = static_cast<int>(parseInteger(code).value_or(0));
+      LegendClass added;
+      added.code = theirs >= 1 && theirs <= 65535 && legend.find(theirs) == nullptr
+                       ? theirs
+                       : legend.firstFreeCode();
+      added.name = name.empty() ? txt("class %1").arg(q(code)).toStdString() : name;
+      added.colour = colourOf(one, code, legend.classes.size());
+      ours = added.code;
+      legend.add(added);
+    }
+    match[code] = ours;
+  }
+  Json step = {{"do", "import-classes"},
+               {"name", one.draft.name},
+               {"file", one.layer.empty() ? one.scene.bands[0].file.string() : one.layer},
+               {"date", one.draft.date},
+               {"match", match}};
+  if (!one.layer.empty()) {
+    step["field"] = one.field.toStdString();
+    step["scene"] = scene;
+  }
+  return step;
+}
+
+Json quantityStep(const Incoming& one) {
+  return {{"do", "import-quantity"},
+          {"name", one.draft.name},
+          {"file", one.scene.bands[0].file.string()},
+          {"unit", one.unit.toStdString()},
+          {"from", one.from.toStdString()},
+          {"to", one.to.toStdString()}};
+}
+
+}  // namespace zp

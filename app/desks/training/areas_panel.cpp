@@ -1,0 +1,234 @@
+#include "desks/training/areas_panel.h"
+
+#include "base/text.h"
+#include "training/training_area.h"
+
+namespace zp {
+
+AreasPanel::AreasPanel(Workbench& bench, MapView& view, std::function<int()> chosenClass)
+    : Panel(bench), view_(view), chosenClass_(std::move(chosenClass)) {
+  buildTools();
+  buildImport();
+  connect(&view_, &MapView::toolChanged, this,
+          [this] { draw_->setChecked(isVisible() && view_.tool() == MapView::Tool::DrawArea); });
+  connect(&view_, &MapView::areaDrawn, this, &AreasPanel::drawn);
+  connect(&view_, &MapView::clicked, this, &AreasPanel::pick);
+}
+
+void AreasPanel::buildTools() {
+  draw_ = chip(txt("Draw area"));
+  draw_->setObjectName("drawArea");
+  draw_->setIcon(icon("area"));
+  auto* import = chip(txt("Import…"), false);
+  import->setObjectName("importTraining");
+  import->setIcon(icon("import"));
+  auto* add = chip(txt("New class"), false);
+  add->setObjectName("newClass");
+  add->setIcon(icon("plus"));
+  remove_ = linkButton(txt("Remove chosen area"));
+  remove_->setObjectName("removeArea");
+  box()->addWidget(wrapping({draw_, import, add}));
+  box()->addWidget(remove_, 0, Qt::AlignLeft);
+  connect(draw_, &QPushButton::toggled, this, [this](bool on) {
+    if (on && chosenClass_() == 0) {
+      draw_->setChecked(false);
+      return Q_EMIT trouble(txt("Choose the class to draw first, or make a new one."));
+    }
+    Q_EMIT trouble("");
+    view_.setTool(on ? MapView::Tool::DrawArea : MapView::Tool::Look);
+  });
+  connect(import, &QPushButton::clicked, this, &AreasPanel::chooseFile);
+  connect(add, &QPushButton::clicked, this, &AreasPanel::newClassAsked);
+  connect(remove_, &QPushButton::clicked, this, &AreasPanel::removeChosen);
+}
+
+void AreasPanel::buildImport() {
+  import_ = new QWidget;
+  auto* inside = new QVBoxLayout(import_);
+  inside->setContentsMargins(0, 4, 0, 4);
+  inside->setSpacing(6);
+  layer_ = new QComboBox;
+  layer_->setObjectName("importLayer");
+  code_ = new QComboBox;
+  code_->setObjectName("importCode");
+  name_ = new QComboBox;
+  name_->setObjectName("importName");
+  inside->addWidget(fieldRow(txt("Layer"), {layer_}));
+  inside->addWidget(fieldRow(txt("Class code in"), {code_}));
+  inside->addWidget(fieldRow(txt("Class name in"), {name_}));
+  auto* go = quietButton(txt("Import these areas"));
+  go->setObjectName("importGo");
+  auto* stop = linkButton(txt("Not now"));
+  inside->addWidget(wrapping({go, stop}));
+  import_->setVisible(false);
+  box()->addWidget(import_);
+  connect(stop, &QPushButton::clicked, import_, &QWidget::hide);
+  connect(layer_, &QComboBox::currentTextChanged, this, &AreasPanel::fillFields);
+  connect(go, &QPushButton::clicked, this, &AreasPanel::importChosen);
+}
+
+void AreasPanel::forget() {
+  chosen_ = -1;
+  import_->setVisible(false);
+}
+
+void AreasPanel::refresh() {
+  if (chosen_ >= static_cast<int>(bench_.study().training.size())) chosen_ = -1;
+  remove_->setVisible(chosen_ >= 0);
+  Q_EMIT overlayChanged();
+}
+
+void AreasPanel::chooseFile() {
+  const QString file = QFileDialog::getOpenFileName(
+      this, txt("Import training areas"), q((bench_.study().folder() / "outlines").string()),
+      txt("Vector layers (*.gpkg *.geojson *.json *.shp);;All files (*)"));
+  if (!file.isEmpty()) showImport(file);
+}
+
+void AreasPanel::showImport(const QString& file) {
+  try {
+    file_ = file;
+    const auto layers = layersOf(file.toStdString());
+    layer_->clear();
+    for (const auto& [name, n] : layers) layer_->addItem(q(name));
+    const int own = layer_->findText("training", Qt::MatchContains);
+    if (own >= 0) layer_->setCurrentIndex(own);
+    import_->setVisible(true);
+    Q_EMIT trouble("");
+  } catch (const std::exception& e) {
+    Q_EMIT trouble(sentenceOf(e));
+  }
+}
+
+void AreasPanel::fillFields(const QString& layer) {
+  if (layer.isEmpty()) return;
+  try {
+    const auto columns = readLayer((file_ + ":" + layer).toStdString()).table.columns;
+    code_->clear();
+    name_->clear();
+    name_->addItem(txt("no field"));
+    for (const auto& c : columns) {
+      code_->addItem(q(c));
+      name_->addItem(q(c));
+      const QString low = q(lowered(c));
+      if (low == "code") code_->setCurrentText(q(c));
+      if (low == "class" || low == "name") name_->setCurrentText(q(c));
+    }
+  } catch (const std::exception& e) {
+    Q_EMIT trouble(sentenceOf(e));
+  }
+}
+
+void AreasPanel::importChosen() {
+  const QString name = name_->currentIndex() > 0 ? name_->currentText() : QString();
+  QString subclass;
+  for (int i = 0; i < code_->count(); ++i)
+    if (code_->itemText(i).toLower() == "subclass") subclass = code_->itemText(i);
+  importFrom(file_ + ":" + layer_->currentText(), code_->currentText(), name, subclass);
+}
+
+void AreasPanel::importFrom(const QString& layer, const QString& code, const QString& name,
+                            const QString& subclass) {
+  const auto* s = bench_.currentScene();
+  try {
+    const Study& study = bench_.study();
+    const std::string crs = study.training.empty() ? s->scene.grid.crs : study.trainingCrs;
+    const auto areas = readTrainingAreas(
+        layer.toStdString(), {code.toStdString(), name.toStdString(), subclass.toStdString()}, crs);
+    const LabelledPixels labels = labelPixels(areas, s->scene.grid);
+    if (labels.pixels == 0)
+      return Q_EMIT trouble(
+          txt("None of these areas covers a pixel of the scene; choose areas that lie on it."));
+    const size_t n = areas.size();
+    auto all = study.training;
+    all.insert(all.end(), areas.begin(), areas.end());
+    bench_.setTraining(
+        all, crs,
+        txt("Import %n training areas", "Import %n training area", static_cast<qint64>(n)));
+    import_->setVisible(false);
+    QString told =
+        labels.outside > 0
+            ? txt("%1 of the %2 areas hold no pixel of this scene.").arg(labels.outside).arg(n)
+            : QString();
+    if (labels.conflicts > 0)
+      told += " " + txt("%n pixels claimed by two classes are left out.",
+                        "%n pixel claimed by two classes is left out.",
+                        static_cast<qint64>(labels.conflicts));
+    Q_EMIT trouble(told.trimmed());
+  } catch (const std::exception& e) {
+    Q_EMIT trouble(sentenceOf(e));
+  }
+}
+
+std::vector<ViewShape> AreasPanel::shapes() const {
+  std::vector<ViewShape> out;
+  const Study& study = bench_.study();
+  if (study.training.empty()) return out;
+  std::optional<CrsChange> change;
+  try {
+    change.emplace(study.trainingCrs, view_.crs());
+  } catch (const std::exception&) {
+    return out;
+  }
+  for (size_t i = 0; i < study.training.size(); ++i) {
+    const auto& a = study.training[i];
+    ViewShape s;
+    s.shape = a.shape;
+    for (auto& ring : s.shape.rings)
+      for (auto& p : ring) change->apply(p);
+    const auto* c = study.legend.find(a.code);
+    s.colour = c != nullptr ? toQt(c->colour) : tokens().second;
+    s.filled = true;
+    s.line = Qt::white;
+    s.chosen = static_cast<int>(i) == chosen_;
+    out.push_back(std::move(s));
+  }
+  return out;
+}
+
+void AreasPanel::drawn(const Ring& ring) {
+  if (!isVisible()) return;
+  const Study& study = bench_.study();
+  const auto* c = study.legend.find(chosenClass_());
+  if (c == nullptr || bench_.viewCrs().empty())
+    return Q_EMIT trouble(txt(
+        "The scene has no reference system, so areas cannot be placed on it; give it one first."));
+  TrainingArea a;
+  a.code = c->code;
+  a.className = c->name;
+  a.shape.rings = {ring};
+  const std::string crs = study.training.empty() ? view_.crs() : study.trainingCrs;
+  const CrsChange change(view_.crs(), crs);
+  for (auto& p : a.shape.rings[0]) change.apply(p);
+  auto all = study.training;
+  all.push_back(a);
+  chosen_ = static_cast<int>(all.size()) - 1;
+  bench_.setTraining(all, crs, txt("Draw an area of %1").arg(q(c->name)));
+}
+
+void AreasPanel::pick(Place place) {
+  if (!isVisible()) return;
+  const auto all = shapes();
+  chosen_ = -1;
+  for (size_t i = 0; i < all.size(); ++i) {
+    QPainterPath path;
+    for (const auto& ring : all[i].shape.rings) {
+      QPolygonF polygon;
+      for (const auto& p : ring) polygon << QPointF(p.x, p.y);
+      path.addPolygon(polygon);
+    }
+    if (path.contains(QPointF(place.x, place.y))) chosen_ = static_cast<int>(i);
+  }
+  if (chosen_ >= 0) Q_EMIT picked(bench_.study().training[static_cast<size_t>(chosen_)].code);
+  refresh();
+}
+
+void AreasPanel::removeChosen() {
+  if (chosen_ < 0) return;
+  auto all = bench_.study().training;
+  all.erase(all.begin() + chosen_);
+  chosen_ = -1;
+  bench_.setTraining(all, bench_.study().trainingCrs, txt("Remove a training area"));
+}
+
+}  // namespace zp

@@ -1,0 +1,45 @@
+#pragma once
+#include "desks/panel.h"
+
+namespace zp {
+
+/// Training areas: drawn in the view, imported from a vector layer, chosen and removed.
+class AreasPanel : public Panel {
+  Q_OBJECT
+ public:
+  /// `chosenClass` tells the code of the class that is drawn; 0 for none.
+  AreasPanel(Workbench& bench, MapView& view, std::function<int()> chosenClass);
+  void refresh() override;
+  void leave() override { view_.setTool(MapView::Tool::Look); }
+  void forget() override;
+  std::vector<ViewShape> shapes() const override;
+
+  void importFrom(const QString& layer, const QString& codeField, const QString& nameField,
+                  const QString& subclassField);
+  void removeChosen();
+
+ Q_SIGNALS:
+  void newClassAsked();
+  /// An area of this class was picked in the view.
+  void picked(int code);
+
+ private:
+  void buildTools();
+  void buildImport();
+  void chooseFile();
+  void showImport(const QString& file);
+  void fillFields(const QString& layer);
+  void importChosen();
+  void drawn(const Ring& ring);
+  void pick(Place place);
+
+  MapView& view_;
+  std::function<int()> chosenClass_;
+  QPushButton *draw_, *remove_;
+  QWidget* import_;
+  QComboBox *layer_, *code_, *name_;
+  QString file_;
+  int chosen_ = -1;
+};
+
+}  // namespace zp

@@ -1,0 +1,172 @@
+// The view under mouse and keys.
+#include "view/map_view.h"
+
+namespace zp {
+
+bool MapView::nearCurtain(QPointF p) const {
+  return mode_ == Mode::Curtain && two() && !bare_ && std::abs(p.x() - curtainX()) < 8;
+}
+
+void MapView::mousePressEvent(QMouseEvent* e) {
+  setFocus();
+  if (e->button() != Qt::LeftButton && e->button() != Qt::MiddleButton) return;
+  pressed_ = e->position();
+  pressedHere_ = true;
+  pressedCentre_ = centre_;
+  draggingCurtain_ = e->button() == Qt::LeftButton && nearCurtain(pressed_);
+}
+
+void MapView::mouseMoveEvent(QMouseEvent* e) {
+  mouse_ = e->position();
+  inside_ = true;
+  if (draggingCurtain_) {
+    curtainAt_ = std::clamp(mouse_.x() / width(), 0.02, 0.98);
+    return update();
+  }
+  const bool held = pressedHere_ && (e->buttons() & (Qt::LeftButton | Qt::MiddleButton));
+  if (held && !panning_ && (mouse_ - pressed_).manhattanLength() > 5) panning_ = true;
+  if (panning_) {
+    const QPointF d = mouse_ - pressed_;
+    keepFitted_ = false;
+    centre_ = {pressedCentre_.x - d.x() * scale_, pressedCentre_.y + d.y() * scale_};
+    changed();
+  } else if (tool_ == Tool::Look) {
+    setCursor(nearCurtain(mouse_) ? Qt::SplitHCursor : Qt::ArrowCursor);
+  }
+  if (tool_ == Tool::DrawArea || mode_ == Mode::Loupe) update();
+  Q_EMIT hovered(toMap(mouse_));
+}
+
+void MapView::mouseReleaseEvent(QMouseEvent* e) {
+  if (e->button() == Qt::RightButton)
+    for (const auto& row : keyRows_)
+      if (row.code != 0 && row.box.contains(e->position())) return Q_EMIT hideClassAsked(row.code);
+  if (!pressedHere_) return;
+  const bool wasClick = !panning_ && !draggingCurtain_ && e->button() == Qt::LeftButton;
+  panning_ = draggingCurtain_ = pressedHere_ = false;
+  if (!wasClick) return;
+  if (tool_ == Tool::DrawArea) {
+    drawing_.push_back(toMap(e->position()));
+    return update();
+  }
+  for (const auto& row : keyRows_) {
+    if (row.code == 0 || !row.box.contains(e->position())) continue;
+    if (e->modifiers() & Qt::ControlModifier) return Q_EMIT hideClassAsked(row.code);
+    return Q_EMIT onlyClassAsked(row.code);
+  }
+  for (size_t i = 0; i < pins_.size() && tool_ == Tool::Look; ++i)
+    if ((toScreen(pins_[i]) - QPointF(0, 20) - e->position()).manhattanLength() < 11)
+      return Q_EMIT unpinAsked(static_cast<int>(i));
+  Q_EMIT clicked(toMap(e->position()));
+  if (tool_ == Tool::Look && e->modifiers() == Qt::NoModifier)
+    Q_EMIT pinAsked(toMap(e->position()));
+}
+
+void MapView::mouseDoubleClickEvent(QMouseEvent* e) {
+  if (tool_ != Tool::DrawArea || e->button() != Qt::LeftButton) return;
+  QKeyEvent enter(QEvent::KeyPress, Qt::Key_Return, Qt::NoModifier);
+  keyPressEvent(&enter);
+}
+
+void MapView::wheelEvent(QWheelEvent* e) {
+  zoomBy(std::pow(1.0015, -e->angleDelta().y()), e->position());
+  e->accept();
+}
+
+void MapView::zoomBy(double factor, QPointF around) {
+  const Place before = toMap(around);
+  keepFitted_ = false;
+  scale_ = std::clamp(scale_ * factor, 1e-9, 1e7);
+  const Place after = toMap(around);
+  centre_ = {centre_.x + before.x - after.x, centre_.y + before.y - after.y};
+  changed();
+}
+
+/// Moves and zooms; false for another key.
+bool MapView::moveByKey(const QKeyEvent& e) {
+  const double step = 80 * scale_;
+  const auto move = [this](double x, double y) {
+    keepFitted_ = false;
+    centre_ = {centre_.x + x, centre_.y + y};
+    changed();
+    return true;
+  };
+  switch (e.key()) {
+    case Qt::Key_Left:
+      return move(-step, 0);
+    case Qt::Key_Right:
+      return move(step, 0);
+    case Qt::Key_Up:
+      return move(0, step);
+    case Qt::Key_Down:
+      return move(0, -step);
+    case Qt::Key_Plus:
+    case Qt::Key_Equal:
+      zoomBy(1 / 1.4, frontPane().center());
+      return true;
+    case Qt::Key_Minus:
+      zoomBy(1.4, frontPane().center());
+      return true;
+    case Qt::Key_ParenRight:
+    case Qt::Key_0:
+      if (!(e.modifiers() & Qt::ShiftModifier))
+        fit();
+      else if (const Picture& p = front_.none() ? back_ : front_; !p.none())
+        setCentre(centre_, gridOf(p).pixelWidth());
+      return true;
+    default:
+      return false;
+  }
+}
+
+/// While an area is drawn: takes a corner back, or closes it. False for another key.
+bool MapView::drawByKey(const QKeyEvent& e) {
+  if (tool_ != Tool::DrawArea) return false;
+  if (e.key() == Qt::Key_Backspace && !drawing_.empty()) {
+    drawing_.pop_back();
+  } else if ((e.key() == Qt::Key_Return || e.key() == Qt::Key_Enter) && drawing_.size() >= 3) {
+    const Ring ring = drawing_;
+    drawing_.clear();
+    Q_EMIT areaDrawn(ring);
+  } else {
+    return false;
+  }
+  update();
+  return true;
+}
+
+void MapView::keyPressEvent(QKeyEvent* e) {
+  if (moveByKey(*e) || drawByKey(*e)) return;
+  switch (e->key()) {
+    case Qt::Key_X:
+      return Q_EMIT swapAsked();
+    case Qt::Key_P:
+      if (inside_ && !bare_) return Q_EMIT pinAsked(toMap(mouse_));
+      break;
+    case Qt::Key_QuoteLeft:
+      peeking_ = true;
+      return update();
+    case Qt::Key_Escape:
+      if (tool_ != Tool::Look) return setTool(Tool::Look);
+      break;
+    default:
+      break;
+  }
+  QWidget::keyPressEvent(e);
+}
+
+void MapView::keyReleaseEvent(QKeyEvent* e) {
+  if (e->key() == Qt::Key_QuoteLeft && !e->isAutoRepeat()) {
+    peeking_ = false;
+    return update();
+  }
+  QWidget::keyReleaseEvent(e);
+}
+
+void MapView::leaveEvent(QEvent*) {
+  inside_ = false;
+  if (mode_ == Mode::Loupe) update();
+  Q_EMIT left();
+}
+
+}  // namespace zp
