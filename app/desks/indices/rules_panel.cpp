@@ -42,6 +42,7 @@ void RulesPanel::addRow(const QString& condition, const QString& name) {
   const int number = static_cast<int>(all_.size()) + 1;
   r.shade = toQt(suggestedColour(all_.size()));
   r.box = new QWidget;
+  r.box->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Maximum);
   auto* inside = new QVBoxLayout(r.box);
   inside->setContentsMargins(0, 0, 0, 0);
   inside->setSpacing(4);

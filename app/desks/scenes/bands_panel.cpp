@@ -55,9 +55,9 @@ void BandsPanel::buildPreset() {
   keep_->setObjectName("keepPreset");
   forget_ = linkButton(txt("Forget this preset"));
   forget_->setObjectName("forgetPreset");
-  auto* own = wrapping({keep_, forget_});
-  own->layout()->setContentsMargins(116, 0, 0, 0);
-  box()->addWidget(own);
+  own_ = wrapping({keep_, forget_});
+  own_->layout()->setContentsMargins(116, 0, 0, 0);
+  box()->addWidget(own_);
   connect(preset_, &QComboBox::activated, this, &BandsPanel::applyPreset);
   connect(keep_, &QPushButton::clicked, this, &BandsPanel::keepPreset);
   connect(forget_, &QPushButton::clicked, this, [this] {
@@ -125,6 +125,7 @@ void BandsPanel::fillPresets(const Scene& scene) {
     }
   keep_->setVisible(preset_->currentIndex() == 0);
   forget_->setVisible(own);
+  own_->setVisible(preset_->currentIndex() == 0 || own);
 }
 
 QComboBox* BandsPanel::roleBox(int band, const std::string& role) {

@@ -30,6 +30,7 @@ class BandsPanel : public Panel {
   QLineEdit *name_, *date_, *nodata_;
   QComboBox *preset_, *state_;
   QPushButton *keep_, *forget_;
+  QWidget* own_;
   QTableWidget* bands_;
   bool filling_ = false;
 };
