@@ -11,12 +11,14 @@
 #include "base/outputs.h"
 #include "base/text.h"
 #include "feature/compute_index.h"
+#include "feature/feature_kind.h"
 #include "grid/block_pipeline.h"
 #include "grid/raster_writer.h"
 #include "index/index_book.h"
 #include "index/threshold.h"
 #include "legend/class_map.h"
 #include "outline/class_polygons.h"
+#include "sampling/feature_readings.h"
 #include "sampling/plan.h"
 #include "sampling/readings.h"
 #include "scene/band_reader.h"
@@ -321,47 +323,84 @@ std::vector<Place> placesOf(const Layer& layer, const std::string& name) {
   return places;
 }
 
+/// Rasters, then features on the grid of the first scene.
+Readings readAll(const std::vector<ReadingSource>& sources, const std::optional<Scope>& scope,
+                 const std::vector<std::string>& features, const std::vector<Place>& places,
+                 const std::string& crs, const Progress& progress) {
+  const double half = !scope ? 1 : sources.empty() ? 0 : 0.5;
+  Readings all;
+  if (!sources.empty()) all = readAt(places, crs, sources, progress.part(0, half));
+  if (!scope) return all;
+  Readings more = readFeaturesAt(places, crs, *scope, features, progress.part(half, 1));
+  all.columns.insert(all.columns.end(), more.columns.begin(), more.columns.end());
+  all.values.insert(all.values.end(), more.values.begin(), more.values.end());
+  return all;
+}
+
 Call readings(CLI::App& app) {
   struct Arguments {
     std::string places;
-    std::vector<std::string> from;
+    std::vector<std::string> from, features;
+    SceneArguments scenes;
     OutputArguments output;
   };
-  auto* call = app.add_subcommand("readings", "Values of rasters at points");
+  auto* call = app.add_subcommand("readings", "Values of rasters and features at points");
   auto a = std::make_shared<Arguments>();
   call->add_option("PLACES", a->places, "Points: FILE, FILE:LAYER, or a CSV with x and y")
       ->required();
-  call->add_option("--from", a->from, "Rasters to read: F.tif or F.tif:BAND")->required();
+  call->add_option("--from", a->from, "Rasters to read: F.tif or F.tif:BAND");
+  auto* features = call->add_option(
+      "--features", a->features,
+      "Features to read, on the grid of the first scene, such as index(ndvi); see zpatch features");
+  auto* scenes = call->add_option("--scene", a->scenes.named,
+                                  "A scene under a name, as name=SCENE. The features of the first "
+                                  "need no name; of the others, as in index(ndvi) of name")
+                     ->allow_extra_args(false);
+  features->needs(scenes);
+  scenes->needs(features);
+  a->scenes.addReadingTo(*call);
   a->output.addTo(*call, "CSV to write; without it the table is printed", false);
-  return {call, [a](const Progress& progress) {
-            std::vector<ReadingSource> sources;
-            std::vector<fs::path> inputs{fileOfLayer(a->places)};
-            for (const auto& name : a->from) {
-              sources.push_back(readingSource(name));
-              inputs.push_back(sources.back().file);
-            }
-            Outputs outputs(a->output.replace);
-            fs::path temporary;
-            if (!a->output.out.empty()) temporary = outputs.add(a->output.out, inputs);
-            const Layer layer = readLayer(a->places);
-            Table table = layer.table;
-            const auto values = readAt(placesOf(layer, a->places), layer.crs, sources, progress);
-            appendTo(table, values);
-            if (!temporary.empty()) {
-              writeFileAtomically(temporary, toCsv(table));
-              outputs.commit();
-            }
-            Json json{{"rows", table.rows.size()},
-                      {"columns", table.columns},
-                      {"outputs", names(outputs)}};
-            if (temporary.empty()) {
-              json["values"] = table.rows;
-              Table shown = layer.table;
-              appendTo(shown, values, true);
-              json["csv"] = toCsv(shown);
-            }
-            return json;
-          }};
+  call->callback([a] {
+    if (a->from.empty() && a->features.empty())
+      throw CLI::ValidationError("readings", "give rasters with --from, or --features");
+    if (a->features.empty()) return;
+    for (const auto& line : a->features) argument("--features", [&] { parseFeature(line); });
+  });
+  return {
+      call, [a](const Progress& progress) {
+        std::vector<ReadingSource> sources;
+        std::vector<fs::path> inputs{fileOfLayer(a->places)};
+        for (const auto& name : a->from) {
+          sources.push_back(readingSource(name));
+          inputs.push_back(sources.back().file);
+        }
+        std::optional<Scope> scope;
+        if (!a->features.empty()) {
+          scope = a->scenes.scope();
+          for (const auto& file : a->scenes.files(*scope)) inputs.push_back(file);
+        }
+        Outputs outputs(a->output.replace);
+        fs::path temporary;
+        if (!a->output.out.empty()) temporary = outputs.add(a->output.out, inputs);
+        const Layer layer = readLayer(a->places);
+        Table table = layer.table;
+        const auto values =
+            readAll(sources, scope, a->features, placesOf(layer, a->places), layer.crs, progress);
+        appendTo(table, values);
+        if (!temporary.empty()) {
+          writeFileAtomically(temporary, toCsv(table));
+          outputs.commit();
+        }
+        Json json{
+            {"rows", table.rows.size()}, {"columns", table.columns}, {"outputs", names(outputs)}};
+        if (temporary.empty()) {
+          json["values"] = table.rows;
+          Table shown = layer.table;
+          appendTo(shown, values, true);
+          json["csv"] = toCsv(shown);
+        }
+        return json;
+      }};
 }
 
 Call matrix(CLI::App& app) {

@@ -5,62 +5,19 @@
 #include <algorithm>
 #include <cmath>
 #include <limits>
-#include <numeric>
 #include <optional>
 
 #include "base/error.h"
 #include "base/text.h"
-#include "grid/crs.h"
 #include "grid/raster_file.h"
+#include "sampling/targets.h"
 
 namespace zp {
 namespace {
 
-struct Target {
-  uint32_t place;
-  int column, row;
-};
-
-/// Pixels of the places that lie on the raster, in the order of its blocks.
-std::vector<Target> targetsOn(const RasterFile& file, const Grid& g,
+std::vector<Target> targetsOn(const RasterFile& file, const Grid& grid,
                               const std::vector<Place>& places, const std::string& crs) {
-  if (!g.georeferenced)
-    throw Error(
-        "“{}” does not say where it lies, so nothing can be read at points; give "
-        "it a position first.",
-        file.path().string());
-  const bool both = !crs.empty() && !g.crs.empty();
-  const CrsChange change(both ? crs : "", both ? g.crs : "");
-  std::vector<Target> targets;
-  for (size_t i = 0; i < places.size(); ++i) {
-    Place p = places[i];
-    if (!change.apply(p)) continue;
-    const Place at = g.toPixel(p);
-    const double c = std::floor(at.x), r = std::floor(at.y);
-    if (!(c >= 0 && r >= 0 && c < g.width && r < g.height)) continue;
-    targets.push_back({static_cast<uint32_t>(i), static_cast<int>(c), static_cast<int>(r)});
-  }
-  const int bw = file.blockWidth(), bh = file.blockHeight();
-  std::sort(targets.begin(), targets.end(), [&](const Target& a, const Target& b) {
-    return std::tuple(a.row / bh, a.column / bw, a.place) <
-           std::tuple(b.row / bh, b.column / bw, b.place);
-  });
-  return targets;
-}
-
-/// Walks the targets block by block; `handle(window, first, last)` gets those of one block.
-template <class F>
-void forEachBlock(const RasterFile& file, const std::vector<Target>& targets, F handle) {
-  const int bw = file.blockWidth(), bh = file.blockHeight();
-  for (size_t i = 0; i < targets.size();) {
-    const int bx = targets[i].column / bw, by = targets[i].row / bh;
-    size_t j = i;
-    while (j < targets.size() && targets[j].column / bw == bx && targets[j].row / bh == by) ++j;
-    const Window w{bx * bw, by * bh, std::min(bw, file.grid().width - bx * bw),
-                   std::min(bh, file.grid().height - by * bh)};
-    handle(w, i, j);
-    i = j;
-  }
+  return targetsOn(grid, places, crs, file.blockWidth(), file.blockHeight(), file.path().string());
 }
 
 void readColumn(const RasterFile& file, int band, const RasterFile::Conversion& conversion,
@@ -70,8 +27,9 @@ void readColumn(const RasterFile& file, int band, const RasterFile::Conversion& 
   const NumberType type = file.facts(band).type;
   const bool wide =
       type == NumberType::Float64 || type == NumberType::Int32 || type == NumberType::UInt32;
-  forEachBlock(file, targets, [&](Window w, size_t first, size_t last) {
-    if (last - first == 1) w = {targets[first].column, targets[first].row, 1, 1};
+  for (const auto& [cell, first, last] :
+       byCell(targets, file.grid(), file.blockWidth(), file.blockHeight())) {
+    const Window w = last - first == 1 ? around(targets, first, last) : cell;
     if (wide)
       wideValues.resize(w.pixels()), file.readWide(band, w, conversion, wideValues.data());
     else
@@ -81,7 +39,7 @@ void readColumn(const RasterFile& file, int band, const RasterFile::Conversion& 
                        static_cast<size_t>(targets[k].column - w.x);
       out[targets[k].place] = wide ? wideValues[p] : static_cast<double>(values[p]);
     }
-  });
+  }
 }
 
 std::string uniqueName(const std::string& wanted, const std::vector<std::string>& taken) {

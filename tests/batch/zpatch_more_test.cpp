@@ -143,9 +143,10 @@ TEST_F(ZpatchInputs, TrainingOutsideTheSceneOrWithTooFewPixels) {
   EXPECT_EQ(run("map s.tif --training few.gpkg --code code --name name --method maximum-likelihood "
                 "--out m.tif"),
             1);
-  EXPECT_NE(err().find("“few” has 1 training pixel, too few for a covariance over 3 features; draw at "
-                       "least 4, better 30."),
-            std::string::npos)
+  EXPECT_NE(
+      err().find("“few” has 1 training pixel, too few for a covariance over 3 features; draw at "
+                 "least 4, better 30."),
+      std::string::npos)
       << err();
   EXPECT_FALSE(fs::exists(folder_ / "m.tif"));
   EXPECT_EQ(run("map s.tif --training few.gpkg --code code --name name --method minimum-distance "
@@ -167,6 +168,28 @@ TEST_F(ZpatchInputs, ReadingsAtACsvOfPlaces) {
   std::ofstream(folder_ / "none.csv") << "name,kind\na,b\n";
   EXPECT_EQ(run("readings none.csv --from s.tif"), 1);
   EXPECT_NE(err().find("columns x and y"), std::string::npos);
+}
+
+TEST_F(ZpatchInputs, ReadingsOfFeatures) {
+  writeFloats(folder_ / "s.tif", metricGrid(3, 1), {{1, 2, 3}, {3, 2, 1}}, {"red", "nir"});
+  writeFloats(folder_ / "t.tif", metricGrid(3, 1), {{5, 6, 7}}, {"red"});
+  std::ofstream(folder_ / "p.csv") << "name,x,y\na,500005,4999995\nb,500025,4999995\nc,1,1\n";
+  ASSERT_EQ(run("readings p.csv --from t.tif --scene now=s.tif --scene then=t.tif --features "
+                "'index(ndvi)' 'band(red) of then' --out r.csv"),
+            0)
+      << err();
+  EXPECT_EQ(textOf(folder_ / "r.csv"),
+            "name,x,y,t,NDVI,red of then\na,500005,4999995,5,0.5,5\nb,500025,4999995,7,-0.5,7\n"
+            "c,1,1,,,\n");
+  EXPECT_EQ(run("readings p.csv"), 2);
+  EXPECT_NE(err().find("--from"), std::string::npos) << err();
+  EXPECT_EQ(run("readings p.csv --features 'index(ndvi)'"), 2);  // of which scene?
+  EXPECT_EQ(run("readings p.csv --scene a=s.tif --features 'index(ndvi'"), 2);
+  EXPECT_EQ(run("readings p.csv --scene a=s.tif --features 'indx(ndvi)'"), 1);
+  EXPECT_NE(err().find("index"), std::string::npos) << err();
+  EXPECT_EQ(run("readings p.csv --scene a=s.tif --features 'band(blue)'"), 1);
+  EXPECT_EQ(run("readings p.csv --scene a=s.tif --features 'band(red)' --out s.tif --replace"), 1);
+  EXPECT_NE(err().find("s.tif"), std::string::npos) << err();  // an input is not written over
 }
 
 TEST_F(ZpatchInputs, AnEmptyPointSetAndATableWithoutPairs) {

@@ -91,6 +91,12 @@ class RunSheet : public ::testing::Test {
                              {"seed", 4},
                              {"name", "Points"}});
     add({{"do", "readings"}, {"points", points}, {"from", {"s1", cut, both}}, {"name", "Read"}});
+    add({{"do", "readings"},
+         {"points", points},
+         {"scene", "s1"},
+         {"features", {"band(nir)", "formula(nir - red) of other"}},
+         {"with", {{"other", "s2"}}},
+         {"name", "Features read"}});
     const auto labels =
         add({{"do", "labels"}, {"points", points}, {"map", map}, {"seed", 1}, {"name", "Labels"}});
     LabelsFile file = readLabels(study_.product(labels)->file);
@@ -126,7 +132,7 @@ TEST_F(RunSheet, OfAStudyMakesTheSameBytesAgain) {
   std::vector<std::string> made;
   runSheet(copy, readRunSheet(folder_ / "sheet.json"), Progress(),
            [&](const Product& p) { made.push_back(p.name); });
-  EXPECT_EQ(made.size(), 9u);
+  EXPECT_EQ(made.size(), 10u);
   ASSERT_EQ(copy.products.size(), study_.products.size());
   ASSERT_EQ(copy.bin.size(), 1u);  // what was thrown away is made again, used and thrown away
   EXPECT_EQ(copy.bin[0].name, "Both");
@@ -285,6 +291,8 @@ TEST_F(RunSheet, WhatHasTheRightShapeAndCannotBeDoneIsASentenceToo) {
                            {"apart", nullptr},
                            {"name", "Three"}});
   refused({{"do", "readings"}, {"points", points}, {"from", Json::array()}}, "Nothing is chosen");
+  refused({{"do", "readings"}, {"points", points}}, "Nothing is chosen");
+  refused({{"do", "readings"}, {"points", points}, {"features", {"band(nir)"}}}, "names no scene");
   add({{"do", "index"}, {"scene", "s1"}, {"formula", "nir"}, {"name", "Same"}});
   add({{"do", "index"}, {"scene", "s1"}, {"formula", "nir"}, {"name", "Same"}});
   refused({{"do", "threshold"}, {"product", "Same"}, {"at", {1}}, {"classes", kTwo}},

@@ -3,15 +3,17 @@
 #include "base/error.h"
 #include "base/text.h"
 #include "grid/crs.h"
+#include "sampling/feature_readings.h"
 #include "study/steps/step_run.h"
 
 namespace zp {
 namespace {
 
 /// Scenes give a column a band, with their own conversion; products one.
-Readings readAll(StepRun& r, const std::vector<Place>& places, const std::string& crs) {
+Readings readLayers(StepRun& r, const std::vector<std::string>& from,
+                    const std::vector<Place>& places, const std::string& crs,
+                    const Progress& progress) {
   Readings readings;
-  const auto from = r.step().at("from").get<std::vector<std::string>>();
   for (size_t i = 0; i < from.size(); ++i) {
     if (r.study().scene(from[i]) != nullptr) {
       const Scene& s = r.sceneOf(from[i]);
@@ -25,17 +27,26 @@ Readings readAll(StepRun& r, const std::vector<Place>& places, const std::string
       readings.columns.push_back(p.name);
       readings.values.push_back(std::move(part.values[0]));
     }
-    r.progress().at(static_cast<double>(i + 1) / static_cast<double>(from.size()));
+    progress.at(static_cast<double>(i + 1) / static_cast<double>(from.size()));
   }
   return readings;
 }
 
 Product run(StepRun& r) {
-  if (r.step().at("from").empty()) throw Error("Nothing is chosen to read; choose one or more.");
+  const auto from = r.step().value("from", std::vector<std::string>()),
+             lines = r.step().value("features", std::vector<std::string>());
+  if (from.empty() && lines.empty()) throw Error("Nothing is chosen to read; choose one or more.");
+  if (!lines.empty() && !r.step().contains("scene"))
+    throw Error("Say whose features are read; this step names no scene.");
   const Layer layer = readLayer(r.source("points").file.string());
   const auto places = placesOf(layer);
   Table table = layer.table;
-  appendTo(table, readAll(r, places, layer.crs));
+  const double half = lines.empty() ? 1 : from.empty() ? 0 : 0.5;
+  if (!from.empty())
+    appendTo(table, readLayers(r, from, places, layer.crs, r.progress().part(0, half)));
+  if (!lines.empty())
+    appendTo(table,
+             readFeaturesAt(places, layer.crs, r.scope(), lines, r.progress().part(half, 1)));
   table.columns.insert(table.columns.begin() + 1, {"x", "y"});
   for (size_t i = 0; i < table.rows.size(); ++i)
     table.rows[i].insert(table.rows[i].begin() + 1, {shortest(places[i].x), shortest(places[i].y)});
@@ -49,10 +60,15 @@ Product run(StepRun& r) {
 }  // namespace
 
 namespace steps {
-extern const StepKind readings{"readings",
-                               "A table of values at points",
-                               {{"points", Holds::Product, true, "Where"},
-                                {"from", Holds::Layers, true, "What is read there"}},
-                               &run};
+extern const StepKind readings{
+    "readings",
+    "A table of values at points",
+    {{"points", Holds::Product, true, "Where"},
+     {"from", Holds::Layers, false,
+      "Scenes, with all their bands, and products that are read there"},
+     {"features", Holds::Texts, false, "And features, such as index(ndvi)"},
+     {"scene", Holds::Scene, false, "Whose features need no name, and on whose grid they are read"},
+     {"with", Holds::Named, false, "Other scenes and products that the features name"}},
+    &run};
 }
 }  // namespace zp
