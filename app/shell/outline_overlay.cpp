@@ -60,8 +60,8 @@ Extent OutlineOverlay::extentOf(const std::string& outline) const {
     if (o.id != outline || at == read_.end()) continue;
     for (const auto& v : at->second) {
       const Extent part = v.shape.extent();
-      e = {std::min(e.left, part.left), std::min(e.bottom, part.bottom),
-           std::max(e.right, part.right), std::max(e.top, part.top)};
+      e.include({part.left, part.bottom});
+      e.include({part.right, part.top});
     }
   }
   return e;

@@ -9,6 +9,7 @@
 #include "base/error.h"
 #include "base/text.h"
 #include "grid/block_pipeline.h"
+#include "grid/pixel_box.h"
 
 namespace zp {
 namespace {
@@ -157,13 +158,9 @@ Grid gridOver(const std::vector<Scene>& scenes) {
           "“{}” has no reference system, so it cannot be joined; give it one "
           "first.",
           s.name);
-    const PixelNet net(s.grid, first);
-    for (const int x : {0, s.grid.width - 1})
-      for (const int y : {0, s.grid.height - 1}) {
-        const Place p = net.at(x, y);
-        left = std::min(left, std::floor(p.x)), right = std::max(right, std::floor(p.x) + 1);
-        top = std::min(top, std::floor(p.y)), bottom = std::max(bottom, std::floor(p.y) + 1);
-      }
+    const PixelBox box = boxOn(s.grid, first);
+    left = std::min(left, std::floor(box.left)), right = std::max(right, std::floor(box.right) + 1);
+    top = std::min(top, std::floor(box.top)), bottom = std::max(bottom, std::floor(box.bottom) + 1);
   }
   if (!std::isfinite(left + top + right + bottom) || (right - left) * (bottom - top) > 0x1p31)
     throw Error("The scenes lie too far apart to be one; choose adjoining ones.");

@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "base/error.h"
+#include "grid/pixel_box.h"
 
 namespace zp {
 
@@ -76,21 +77,10 @@ Grid onDeliveryGrid(const Study& study, const Grid& grid) {
   lattice.georeferenced = true;
   lattice.crs = d.crs;
   lattice.transform = {d.origin.x, d.pixel, 0, d.origin.y, 0, -d.pixel};
-  const PixelNet net(grid, lattice);
-  double left = 1e30, top = 1e30, right = -1e30, bottom = -1e30;
-  const auto grow = [&](int x, int y) {
-    const Place p = net.at(x, y);
-    left = std::min(left, p.x), right = std::max(right, p.x);
-    top = std::min(top, p.y), bottom = std::max(bottom, p.y);
-  };
-  for (int x = 0; x < grid.width; x += std::max(1, grid.width / 64))
-    grow(x, 0), grow(x, grid.height - 1);
-  for (int y = 0; y < grid.height; y += std::max(1, grid.height / 64))
-    grow(0, y), grow(grid.width - 1, y);
-  grow(grid.width - 1, grid.height - 1);
-  left = std::floor(left), top = std::floor(top), right = std::ceil(right),
-  bottom = std::ceil(bottom);
-  if (!std::isfinite(left + top + right + bottom) || !((right - left) * (bottom - top) < 0x1p31))
+  const PixelBox box = boxOn(grid, lattice);
+  const double left = std::floor(box.left), top = std::floor(box.top), right = std::ceil(box.right),
+               bottom = std::ceil(box.bottom);
+  if (!box.finite() || !((right - left) * (bottom - top) < 0x1p31))
     throw Error("The delivery grid would have too many pixels here; choose a larger pixel.");
   const int w = std::max(1, static_cast<int>(right - left)),
             h = std::max(1, static_cast<int>(bottom - top));
