@@ -16,11 +16,12 @@ if(ZP_SANITIZE)
   target_link_options(zp_options INTERFACE ${sanitizers})
 endif()
 
-# zp_subject(NAME LINKS target...): one core subject from core/NAME.
+# zp_subject(NAME [APART] LINKS target...): one core subject from core/NAME. APART: its files are compiled
+# one by one, since some of them call what they keep to themselves alike.
 # Its headers are reached as "NAME/header.h" through a folder that holds this subject alone, so a
 # file that includes a subject it does not link is not compiled.
 function(zp_subject name)
-  cmake_parse_arguments(ARG "" "" "LINKS" ${ARGN})
+  cmake_parse_arguments(ARG "APART" "" "LINKS" ${ARGN})
   file(GLOB_RECURSE sources CONFIGURE_DEPENDS ${CMAKE_CURRENT_SOURCE_DIR}/${name}/*.cpp)
   list(FILTER sources EXCLUDE REGEX "_kernel\\.cpp$")
   add_library(zp_${name} STATIC ${sources})
@@ -30,6 +31,19 @@ function(zp_subject name)
   file(CREATE_LINK ${CMAKE_CURRENT_SOURCE_DIR}/${name} ${door}/${name} SYMBOLIC)
   target_include_directories(zp_${name} PUBLIC ${door})
   target_link_libraries(zp_${name} PUBLIC ${ARG_LINKS} PRIVATE zp_options)
+  if(NOT ARG_APART)
+    zp_together(zp_${name})
+  endif()
+  # Each kind of something has a file of its own, whose parts are called alike.
+  file(GLOB kinds CONFIGURE_DEPENDS ${CMAKE_CURRENT_SOURCE_DIR}/${name}/steps/*.cpp
+       ${CMAKE_CURRENT_SOURCE_DIR}/${name}/kinds/*.cpp ${CMAKE_CURRENT_SOURCE_DIR}/${name}/methods/*.cpp)
+  set_source_files_properties(${kinds} PROPERTIES SKIP_UNITY_BUILD_INCLUSION ON)
+endfunction()
+
+# zp_together(TARGET): some files of a target are compiled as one, so that what they all include is read
+# once. What such files keep to themselves needs names of its own.
+function(zp_together target)
+  set_target_properties(${target} PROPERTIES UNITY_BUILD ON UNITY_BUILD_BATCH_SIZE 6)
 endfunction()
 
 # zp_kernel(TARGET FILE): the same source for baseline x86-64 and for x86-64-v3, as namespaces

@@ -1,15 +1,11 @@
 #include "desks/accuracy/matrix_view.h"
 
-#include "look/look.h"
+#include "desks/accuracy/percent.h"
 
 namespace zp {
 namespace {
 
 constexpr int kNames = 122, kHead = 92, kMargins = 250, kFoot = 34;
-
-QString percent(double share) {
-  return std::isnan(share) ? QString("–") : decimal(100 * share, 0) + " %";
-}
 
 QColor mixed(const QColor& a, const QColor& b, double share) {
   const auto part = [share](float from, float to) {

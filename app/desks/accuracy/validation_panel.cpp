@@ -1,5 +1,6 @@
 #include "desks/accuracy/validation_panel.h"
 
+#include "desks/accuracy/percent.h"
 #include "sampling/readings.h"
 
 namespace zp {
@@ -17,10 +18,6 @@ std::map<int, int> pointsByClass(const std::filesystem::path& map,
   for (const double v : read.values[0])
     if (!std::isnan(v)) ++counts[static_cast<int>(v)];
   return counts;
-}
-
-QString percent(double share) {
-  return std::isnan(share) ? QString("–") : decimal(100 * share, 0) + " %";
 }
 
 }  // namespace
