@@ -167,7 +167,7 @@ void MatrixSheet::showPoints() {
 
 void MatrixSheet::open() {
   matrix_ = book_.matrix();
-  said_->clear();
+  say({});
   if (!matrix_) {
     title_->setText(txt("There is no label yet"));
     about_->setText(txt("Label some points first."));
@@ -280,13 +280,19 @@ void MatrixSheet::explain(int map, int reference) {
   show_->setVisible(n > 0);
 }
 
+/// An empty line takes no room from what stands above it.
+void MatrixSheet::say(const QString& sentence) {
+  said_->setText(sentence);
+  said_->setVisible(!sentence.isEmpty());
+}
+
 void MatrixSheet::writeCsv(const QString& file) {
   if (!matrix_) return;
   try {
     writeFileAtomically(file.toStdString(), toCsv(toTable(*matrix_)));
-    said_->setText(txt("The matrix is in “%1”.").arg(file));
+    say(txt("The matrix is in “%1”.").arg(file));
   } catch (const std::exception& e) {
-    said_->setText(sentenceOf(e));
+    say(sentenceOf(e));
   }
 }
 

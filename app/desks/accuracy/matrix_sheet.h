@@ -30,6 +30,7 @@ class MatrixSheet : public QWidget {
   void tellLimits(bool weighted);
   void chooseWorst();
   void showPoints();
+  void say(const QString& sentence);
   void explain(int map, int reference);
   void fillAreas(const std::optional<StratifiedEstimate>& weighted);
   Workbench& bench_;
