@@ -115,12 +115,11 @@ void Background::post(Answer answer) {
 }
 
 void Background::arrive(Arrival arrival) {
-  {
-    const std::lock_guard lock(mutex_);
-    if (arrival.generation != generation_) return;
-    arrived_.push_back(std::move(arrival));
-    if (arrived_.size() > 1) return;  // the owner knows already
-  }
+  const std::lock_guard lock(mutex_);
+  if (arrival.generation != generation_) return;
+  arrived_.push_back(std::move(arrival));
+  if (arrived_.size() > 1) return;  // the owner knows already
+  // Under the lock, which `event` takes: so the event too is handed over by it.
   QCoreApplication::postEvent(this, new QEvent(arrivalEvent()));
 }
 
@@ -134,6 +133,7 @@ std::optional<Background::Arrival> Background::nextArrival() {
 
 /// One by one: an answer may open a dialog, in whose loop the next ones arrive.
 bool Background::event(QEvent* e) {
+  { const std::lock_guard handedOver(mutex_); }
   if (e->type() != arrivalEvent()) return QObject::event(e);
   const QPointer<Background> here(this);
   while (here) {
