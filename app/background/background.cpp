@@ -2,7 +2,6 @@
 
 #include <QCoreApplication>
 #include <QEvent>
-#include <QPointer>
 
 namespace zp {
 namespace {
@@ -12,6 +11,10 @@ QEvent::Type arrivalEvent() {
   static const auto type = static_cast<QEvent::Type>(QEvent::registerEventType());
   return type;
 }
+
+// The piece of work that this thread does: whose, and from before how many stops.
+thread_local const Background* pieceOf = nullptr;
+thread_local int pieceGeneration = 0;
 
 }  // namespace
 
@@ -89,6 +92,8 @@ void Background::work(const std::stop_token& stop, size_t thread) {
       waiting_.pop_front();
       running_[thread] = task.progress;
     }
+    pieceOf = this;
+    pieceGeneration = task.generation;
     Answer answer;
     try {
       answer = task.work(task.progress, thread);
@@ -107,7 +112,9 @@ void Background::work(const std::stop_token& stop, size_t thread) {
 
 void Background::post(Answer answer) {
   int generation = 0;
-  {
+  if (pieceOf == this) {
+    generation = pieceGeneration;
+  } else {
     const std::lock_guard lock(mutex_);
     generation = generation_;
   }
@@ -118,30 +125,24 @@ void Background::arrive(Arrival arrival) {
   const std::lock_guard lock(mutex_);
   if (arrival.generation != generation_) return;
   arrived_.push_back(std::move(arrival));
-  if (arrived_.size() > 1) return;  // the owner knows already
   // Under the lock, which `event` takes: so the event too is handed over by it.
   QCoreApplication::postEvent(this, new QEvent(arrivalEvent()));
 }
 
-std::optional<Background::Arrival> Background::nextArrival() {
-  const std::lock_guard lock(mutex_);
-  if (arrived_.empty()) return {};
-  std::optional<Arrival> next = std::move(arrived_.front());
-  arrived_.pop_front();
-  return next;
-}
-
-/// One by one: an answer may open a dialog, in whose loop the next ones arrive.
+/// An event for each arrival: one that opens a dialog holds up none of the next.
 bool Background::event(QEvent* e) {
-  { const std::lock_guard handedOver(mutex_); }
-  if (e->type() != arrivalEvent()) return QObject::event(e);
-  const QPointer<Background> here(this);
-  while (here) {
-    const auto next = nextArrival();
-    if (!next) break;
-    if (next->ends) --open_;
-    if (next->answer) next->answer();
+  std::optional<Arrival> next;
+  {
+    const std::lock_guard lock(mutex_);
+    if (e->type() == arrivalEvent() && !arrived_.empty()) {
+      next = std::move(arrived_.front());
+      arrived_.pop_front();
+    }
   }
+  if (e->type() != arrivalEvent()) return QObject::event(e);
+  if (!next) return true;  // it was stopped meanwhile
+  if (next->ends) --open_;
+  if (next->answer) next->answer();
   return true;
 }
 

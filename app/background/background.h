@@ -41,7 +41,8 @@ class Background : public QObject {
   /// Every answer has arrived.
   bool idle() const { return open_ == 0; }
 
-  /// From any thread: runs on the owner's, unless it is stopped before.
+  /// From any thread: runs on the owner's, unless it, or the piece that posts it, is stopped
+  /// before.
   void post(Answer answer);
 
  protected:
@@ -61,7 +62,6 @@ class Background : public QObject {
   void start();
   void work(const std::stop_token& stop, size_t thread);
   void arrive(Arrival arrival);
-  std::optional<Arrival> nextArrival();
 
   const size_t threadCount_;
   size_t open_ = 0;  // pieces whose answer has not arrived; of the owner's thread

@@ -38,9 +38,7 @@ QStringList tickedIn(const QListWidget& list) {
 }
 
 Panel::Panel(Workbench& bench, int spacing) : bench_(bench) {
-  box_ = new QVBoxLayout(this);
-  box_->setContentsMargins(0, 0, 0, 0);
-  box_->setSpacing(spacing);
+  box_ = columnIn(this, spacing);
 }
 
 void Panel::act() {
@@ -49,12 +47,6 @@ void Panel::act() {
   } catch (const Error& e) {
     Q_EMIT trouble(sentenceOf(e));
   }
-}
-
-std::string Panel::studyAreaId() const {
-  for (const auto& o : bench_.study().outlines)
-    if (o.studyArea) return o.id;
-  return "";
 }
 
 }  // namespace zp

@@ -71,8 +71,6 @@ class Panel : public QWidget {
 
  protected:
   QVBoxLayout* box() const { return box_; }
-  /// The study area's id where there is one.
-  std::string studyAreaId() const;
 
   Workbench& bench_;
 

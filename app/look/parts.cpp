@@ -95,6 +95,13 @@ QIcon swatch(const QColor& colour, int size) {
   return out;
 }
 
+QVBoxLayout* columnIn(QWidget* holder, int spacing) {
+  auto* column = new QVBoxLayout(holder);
+  column->setContentsMargins(0, 0, 0, 0);
+  column->setSpacing(spacing);
+  return column;
+}
+
 QWidget* fieldRow(const QString& label, std::initializer_list<QWidget*> fields, int labelWidth) {
   auto* holder = new QWidget;
   auto* row = new QHBoxLayout(holder);

@@ -20,6 +20,8 @@ QIcon swatch(const QColor& colour, int size = 12);
 /// have no name of their own.
 QWidget* fieldRow(const QString& label, std::initializer_list<QWidget*> fields,
                   int labelWidth = 108);
+/// The column of a widget, without margins.
+QVBoxLayout* columnIn(QWidget* holder, int spacing = 8);
 void setTone(QLabel* label, const char* tone);
 
 /// Children side by side, on as many lines as they need.

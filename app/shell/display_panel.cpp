@@ -71,9 +71,7 @@ DisplayPanel::DisplayPanel(Workbench& bench, MapView& view, TileStore& tiles)
 /// Shown for some kinds of pictures.
 QVBoxLayout* DisplayPanel::part(QWidget*& holder) {
   holder = new QWidget;
-  auto* layout = new QVBoxLayout(holder);
-  layout->setContentsMargins(0, 0, 0, 0);
-  layout->setSpacing(8);
+  auto* layout = columnIn(holder);
   body()->addWidget(holder);
   return layout;
 }

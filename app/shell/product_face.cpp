@@ -32,13 +32,14 @@ Picture continuousPicture(const Study&, const Product& p) {
   return rasterPicture(p, Picture::Kind::Index);
 }
 
-/// As the step noted it, or, of a study from before, from the file, read once a revision. Empty
-/// where that cannot be read; the view says why when it tries.
+/// As the step noted it, or, of a study from before, from the file, which is read once. Empty where
+/// that cannot be read; the view says why when it tries.
 Legend legendOfMap(const Product& map) {
   try {
     if (map.facts.contains("legend")) return legendFrom(map.facts["legend"]);
     static std::map<std::string, Legend> read;
-    const auto key = map.file.string() + "/" + std::to_string(map.revision);
+    const auto written = std::filesystem::last_write_time(map.file).time_since_epoch().count();
+    const auto key = map.file.string() + "/" + std::to_string(written);
     if (const auto known = read.find(key); known != read.end()) return known->second;
     return read[key] = legendOf(RasterFile(map.file));
   } catch (const std::exception&) {

@@ -322,6 +322,13 @@ void Workbench::setDisplay(const Picture& picture, const Display& display) {
   Q_EMIT displayChanged();
 }
 
+std::string Workbench::studyAreaId() const {
+  if (study_)
+    for (const auto& o : study_->outlines)
+      if (o.studyArea) return o.id;
+  return "";
+}
+
 std::vector<Shape> Workbench::studyArea() const {
   std::vector<Shape> shapes;
   if (!study_) return shapes;

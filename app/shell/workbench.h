@@ -87,6 +87,8 @@ class Workbench : public QObject {
   void setDisplay(const Picture& picture, const Display& display);
   /// The polygons of the study area in the view's system; none without one.
   std::vector<Shape> studyArea() const;
+  /// Its id; "" without one.
+  std::string studyAreaId() const;
   /// The newest index, class map and radar scene, which the probe reads wherever one looks.
   QStringList alsoRead() const;
   /// The scene that the stages work on: the chosen one, else the newest optical one.

@@ -107,6 +107,47 @@ TEST(BackgroundObject, OfWhatIsStoppedNothingArrives) {
   ASSERT_TRUE(QTest::qWaitFor([&] { return again; }, kPatience));
 }
 
+TEST(BackgroundObject, APieceThatWasStoppedPostsNothingMore) {
+  Background background;
+  std::atomic<bool> begun{false}, go{false}, posted{false};
+  int stray = 0, mine = 0;
+  background.add([&](const Progress&, size_t) -> Answer {
+    begun = true;
+    while (!go) std::this_thread::yield();
+    background.post([&] { ++stray; });
+    posted = true;
+    return {};
+  });
+  ASSERT_TRUE(QTest::qWaitFor([&] { return begun.load(); }, kPatience));
+  background.stop();
+  background.post([&] { ++mine; });  // by somebody else, and after the stop
+  go = true;
+  ASSERT_TRUE(QTest::qWaitFor([&] { return posted && mine == 1; }, kPatience));
+  QCoreApplication::processEvents();
+  EXPECT_EQ(stray, 0);
+}
+
+TEST(BackgroundObject, AnAnswerThatWaitsHoldsUpNoOther) {
+  Background background;
+  std::atomic<int> worked{0};
+  bool second = false, waitedFor = false;
+  background.add([&](const Progress&, size_t) -> Answer {
+    ++worked;
+    return [&] { waitedFor = QTest::qWaitFor([&] { return second; }, kPatience); };
+  });
+  background.add([&](const Progress&, size_t) -> Answer {
+    ++worked;
+    return [&] { second = true; };
+  });
+  background.add([&](const Progress&, size_t) -> Answer {
+    ++worked;
+    return {};
+  });
+  while (worked < 3) std::this_thread::yield();  // the first two have arrived, and wait
+  ASSERT_TRUE(QTest::qWaitFor([&] { return background.idle(); }, kPatience));
+  EXPECT_TRUE(waitedFor);
+}
+
 TEST(BackgroundObject, GoesAwayWhileItWorks) {
   for (int round = 0; round < 50; ++round) {
     int arrived = 0;

@@ -97,9 +97,7 @@ QWidget* MatrixSheet::buildSide() {
   scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   scroll->setFocusPolicy(Qt::NoFocus);
   auto* side = new QWidget;
-  auto* whole = new QVBoxLayout(side);
-  whole->setContentsMargins(0, 0, 0, 0);
-  whole->setSpacing(0);
+  auto* whole = columnIn(side, 0);
   whole->addWidget(scroll, 1);
   whole->addLayout(buildFoot());
   side->setFixedWidth(kSideWidth);

@@ -8,9 +8,7 @@
 namespace zp {
 
 BookSearch::BookSearch() {
-  auto* box = new QVBoxLayout(this);
-  box->setContentsMargins(0, 0, 0, 0);
-  box->setSpacing(6);
+  auto* box = columnIn(this, 6);
   words_ = new QLineEdit;
   words_->setObjectName("bookSearch");
   words_->setAccessibleName(txt("Search the index book"));

@@ -319,7 +319,7 @@ Json DatesPanel::series() const {
       {"do", "series"},           {"scenes", scenes},
       {"formula", index.formula}, {"at", index.cuts},
       {"classes", index.classes}, {"name", txt("%1 by date").arg(q(index.title)).toStdString()}};
-  if (!studyAreaId().empty()) step["inside"] = studyAreaId();
+  if (const auto area = bench_.studyAreaId(); !area.empty()) step["inside"] = area;
   return step;
 }
 

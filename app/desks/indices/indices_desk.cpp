@@ -30,17 +30,11 @@ Desk::Missing IndicesDesk::missing() const {
 }
 
 void IndicesDesk::fill() {
-  const auto& outlines = bench_.study().outlines;
-  inside_->setVisible(page() != dates_ &&
-                      std::any_of(outlines.begin(), outlines.end(),
-                                  [](const StudyOutline& o) { return o.studyArea; }));
+  inside_->setVisible(page() != dates_ && !bench_.studyAreaId().empty());
 }
 
 std::string IndicesDesk::cutTo() const {
-  if (!inside_->isChecked() || !bench_.hasStudy()) return "";
-  for (const auto& o : bench_.study().outlines)
-    if (o.studyArea) return o.id;
-  return "";
+  return inside_->isChecked() ? bench_.studyAreaId() : "";
 }
 
 void IndicesDesk::choose(const std::string& id) {

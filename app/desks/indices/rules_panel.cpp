@@ -43,9 +43,7 @@ void RulesPanel::addRow(const QString& condition, const QString& name) {
   r.shade = toQt(suggestedColour(all_.size()));
   r.box = new QWidget;
   r.box->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Maximum);
-  auto* inside = new QVBoxLayout(r.box);
-  inside->setContentsMargins(0, 0, 0, 0);
-  inside->setSpacing(4);
+  auto* inside = columnIn(r.box, 4);
   r.condition = new FormulaEdit;
   r.condition->setObjectName(QString("rule-%1").arg(number));
   r.condition->setAccessibleName(txt("Rule %1").arg(number));

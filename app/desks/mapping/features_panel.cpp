@@ -15,9 +15,7 @@ FeaturesPanel::FeaturesPanel(Workbench& bench) : Panel(bench) {
   open_->setToolTip(txt("A feature of another kind, or of another scene"));
 
   adding_ = new QWidget;
-  auto* inside = new QVBoxLayout(adding_);
-  inside->setContentsMargins(0, 0, 0, 0);
-  inside->setSpacing(8);
+  auto* inside = columnIn(adding_);
   kind_ = new QComboBox;
   kind_->setObjectName("featureKind");
   for (const auto* k : featureKinds()) kind_->addItem(txt(k->title), q(k->id));

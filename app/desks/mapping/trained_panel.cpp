@@ -67,7 +67,7 @@ void TrainedPanel::forget() {
 }
 
 void TrainedPanel::refresh() {
-  inside_->setVisible(!studyAreaId().empty());
+  inside_->setVisible(!bench_.studyAreaId().empty());
   features_->refresh();
   chooseMethod(method_);
 }
@@ -130,7 +130,8 @@ Json TrainedPanel::step() const {
                {"method", method_}};
   if (const auto with = features_->with(); !with.empty()) step["with"] = with;
   if (const Json values = settings_->values(); !values.empty()) step["settings"] = values;
-  if (inside_->isChecked() && !studyAreaId().empty()) step["inside"] = studyAreaId();
+  if (const auto area = bench_.studyAreaId(); inside_->isChecked() && !area.empty())
+    step["inside"] = area;
   step["name"] = txt("Cover, %1").arg(txt(method(method_).title).toLower()).toStdString();
   return step;
 }

@@ -5,18 +5,6 @@
 #include "scene/sensor.h"
 
 namespace zp {
-namespace {
-
-/// Parts that are shown and hidden together.
-std::pair<QWidget*, QVBoxLayout*> together() {
-  auto* holder = new QWidget;
-  auto* box = new QVBoxLayout(holder);
-  box->setContentsMargins(0, 0, 0, 0);
-  box->setSpacing(8);
-  return {holder, box};
-}
-
-}  // namespace
 
 BringInPanel::BringInPanel(Workbench& bench, MapView& view)
     : Panel(bench), view_(view), classes_(this), layer_(this) {
@@ -79,8 +67,7 @@ void BringInPanel::buildScene() {
     if (s != ValueState::Quantity && s != ValueState::ClassCodes)
       state_->addItem(txt(titleOf(s)), q(idOf(s)));
   bands_ = tableOfChoices({txt("Band"), txt("Role")}, "incomingBands", 128);
-  QVBoxLayout* inside;
-  std::tie(sceneBox_, inside) = together();
+  auto* inside = columnIn(sceneBox_ = new QWidget);
   inside->addWidget(fieldRow(txt("Sensor preset"), {preset_}));
   inside->addWidget(fieldRow(txt("Values are"), {state_}));
   inside->addWidget(bands_);
@@ -91,8 +78,7 @@ void BringInPanel::buildClasses() {
   field_ = new QComboBox;
   field_->setObjectName("incomingField");
   match_ = tableOfChoices({txt("Theirs"), txt("Ours")}, "incomingMatch", 190);
-  QVBoxLayout* inside;
-  std::tie(classBox_, inside) = together();
+  auto* inside = columnIn(classBox_ = new QWidget);
   inside->addWidget(fieldRow_ = fieldRow(txt("Field of classes"), {field_}));
   inside->addWidget(match_);
   box()->addWidget(classBox_);
@@ -102,8 +88,7 @@ void BringInPanel::buildQuantity() {
   unit_ = lineEdit("incomingUnit", txt("such as °C or mm"));
   from_ = lineEdit("incomingFrom", "2031-06-01");
   to_ = lineEdit("incomingTo", "2031-06-30");
-  QVBoxLayout* inside;
-  std::tie(quantityBox_, inside) = together();
+  auto* inside = columnIn(quantityBox_ = new QWidget);
   inside->addWidget(fieldRow(txt("Unit"), {unit_}));
   inside->addWidget(fieldRow(txt("From, to"), {from_, to_}));
   box()->addWidget(quantityBox_);

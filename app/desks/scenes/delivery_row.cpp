@@ -25,16 +25,12 @@ DeliveryRow::DeliveryRow(Workbench& bench, QWidget* parent) : QWidget(parent), b
   set->setObjectName("deliverySet");
   said_ = secondLabel(txt("Indices, maps and series are brought onto it as they are computed."));
   fields_ = new QWidget;
-  auto* f = new QVBoxLayout(fields_);
-  f->setContentsMargins(0, 0, 0, 0);
-  f->setSpacing(8);
+  auto* f = columnIn(fields_);
   f->addWidget(fieldRow(txt("System"), {system_, pixel_}, 96));
   f->addWidget(fieldRow(txt("A corner at"), {x_, y_}, 96));
   f->addWidget(said_);
   f->addWidget(set, 0, Qt::AlignLeft);
-  auto* box = new QVBoxLayout(this);
-  box->setContentsMargins(0, 0, 0, 0);
-  box->setSpacing(8);
+  auto* box = columnIn(this);
   box->addWidget(on_, 0, Qt::AlignLeft);
   box->addWidget(fields_);
   connect(set, &QPushButton::clicked, this, &DeliveryRow::set);

@@ -44,9 +44,7 @@ void AreasPanel::buildTools() {
 
 void AreasPanel::buildImport() {
   import_ = new QWidget;
-  auto* inside = new QVBoxLayout(import_);
-  inside->setContentsMargins(0, 4, 0, 4);
-  inside->setSpacing(6);
+  auto* inside = columnIn(import_);
   layer_ = new QComboBox;
   layer_->setObjectName("importLayer");
   code_ = new QComboBox;
