@@ -16,7 +16,8 @@ if(ZP_SANITIZE)
   target_link_options(zp_options INTERFACE ${sanitizers})
 endif()
 
-# zp_subject(NAME [APART] LINKS target...): one core subject from core/NAME. APART: its files are compiled
+# zp_subject(NAME [APART] LINKS target...): one core subject from core/NAME. APART: its files are
+# compiled
 # one by one, since some of them call what they keep to themselves alike.
 # Its headers are reached as "NAME/header.h" through a folder that holds this subject alone, so a
 # file that includes a subject it does not link is not compiled.

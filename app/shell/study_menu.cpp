@@ -20,6 +20,8 @@ void StudyMenu::fill() {
   entry(txt("Close the study"), bench_.hasStudy(), [this] { bench_.close(); });
   addSeparator();
   addApplication();
+  // The keys are the window's, and only told here: one that two have works for neither.
+  for (auto* action : actions()) action->setShortcutContext(Qt::WidgetShortcut);
 }
 
 QAction* StudyMenu::entry(const QString& text, bool can, std::function<void()> action) {

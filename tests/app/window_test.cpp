@@ -147,6 +147,23 @@ TEST_F(RealWindow, AThresholdIsDraggedAndItsAreasFollow) {
   EXPECT_EQ(legendOf(RasterFile(s().products.back().file)).classes[0].name, "The rest");
 }
 
+TEST_F(RealWindow, ItsKeysWorkAfterTheStudyMenuWasSeen) {
+  whenOpen<QMenu>([](QMenu& menu) { menu.close(); });
+  QTest::mouseClick(w().trail().studyButton(), Qt::LeftButton);
+  for (const auto k : {Qt::Key_N, Qt::Key_O}) {
+    bool asked = false;
+    whenOpen<QFileDialog>([&](QFileDialog& dialog) {
+      asked = true;
+      dialog.reject();
+    });
+    key(k, Qt::ControlModifier);
+    d().until([&] { return asked; }, "the dialog");
+  }
+  w().view().setFocus();
+  key(Qt::Key_Question);
+  d().until([&] { return d().find<QLabel>("factSheet")->isVisible(); }, "the keys");
+}
+
 TEST_F(RealWindow, AnAreaIsDrawnGetsAClassAndIsTakenBack) {
   d().stage(2);
   auto* classes = d().find<QTableWidget>("classTable");
