@@ -65,15 +65,57 @@ Call look(CLI::App& app) {
           }};
 }
 
+struct IndexArguments {
+  SceneArguments scene;
+  OutputArguments output;
+  std::string index, formula, outline;
+  bool inside = false, list = false;
+};
+
+Json runIndex(const IndexArguments& a, const Progress& progress) {
+  const Scope scope = a.scene.scope();
+  const Scene& scene = scope.scenes[0].scene;
+  if (a.list) {
+    Json list = Json::array();
+    for (const auto& e : indexBook())
+      list.push_back({{"id", e.id},
+                      {"abbreviation", e.abbreviation},
+                      {"group", e.group},
+                      {"name", e.name},
+                      {"range", {e.low, e.high}},
+                      {"source", e.source},
+                      {"formula", e.formula},
+                      {"missing", missingRoles(e, scene)}});
+    return Json{{"indices", list}, {"outputs", Json::array()}};
+  }
+  std::string text = a.formula, name = "formula";
+  if (!a.index.empty()) {
+    const auto& entry = indexEntry(a.index);
+    const auto missing = missingRoles(entry, scene);
+    if (!missing.empty())
+      throw Error(
+          "“{}” has no {} band, which {} needs; give it with --roles or "
+          "--sensor.",
+          scene.name, listed(missing), entry.name);
+    text = formulaFor(entry, scope.scenes[0].scene);
+    name = entry.name;
+  }
+  const Formula formula = formulaFrom(text, scope.names());
+  Outputs outputs(a.output.replace);
+  const fs::path temporary = outputs.add(a.output.out, a.scene.files(scope));
+  const auto inside = insideFrom(a.outline, scope.grid.crs);
+  Json result =
+      toJson(computeIndex(scope, formula, name, temporary, inside ? &*inside : nullptr, progress));
+  result["warnings"] = Json::array();
+  for (const auto& w : warningsFor(scope, formula)) result["warnings"].push_back(w.text());
+  outputs.commit();
+  result["outputs"] = names(outputs);
+  return result;
+}
+
 Call index(CLI::App& app) {
-  struct Arguments {
-    SceneArguments scene;
-    OutputArguments output;
-    std::string index, formula, outline;
-    bool inside = false, list = false;
-  };
   auto* call = app.add_subcommand("index", "Compute an index or a formula of band roles");
-  auto a = std::make_shared<Arguments>();
+  auto a = std::make_shared<IndexArguments>();
   a->scene.addTo(*call, true);
   a->output.addTo(*call, "GeoTIFF to write", false);
   auto* index =
@@ -95,57 +137,67 @@ Call index(CLI::App& app) {
     if (!a->outline.empty() && !a->inside)
       throw CLI::ValidationError("--outline", "say --inside to cut to the outline");
   });
-  return {call, [a](const Progress& progress) {
-            const Scope scope = a->scene.scope();
-            const Scene& scene = scope.scenes[0].scene;
-            if (a->list) {
-              Json list = Json::array();
-              for (const auto& e : indexBook())
-                list.push_back({{"id", e.id},
-                                {"abbreviation", e.abbreviation},
-                                {"group", e.group},
-                                {"name", e.name},
-                                {"range", {e.low, e.high}},
-                                {"source", e.source},
-                                {"formula", e.formula},
-                                {"missing", missingRoles(e, scene)}});
-              return Json{{"indices", list}, {"outputs", Json::array()}};
-            }
-            std::string text = a->formula, name = "formula";
-            if (!a->index.empty()) {
-              const auto& entry = indexEntry(a->index);
-              const auto missing = missingRoles(entry, scene);
-              if (!missing.empty())
-                throw Error(
-                    "“{}” has no {} band, which {} needs; give it with --roles or "
-                    "--sensor.",
-                    scene.name, listed(missing), entry.name);
-              text = formulaFor(entry, scope.scenes[0].scene);
-              name = entry.name;
-            }
-            const Formula formula = formulaFrom(text, scope.names());
-            Outputs outputs(a->output.replace);
-            const fs::path temporary = outputs.add(a->output.out, a->scene.files(scope));
-            const auto inside = insideFrom(a->outline, scope.grid.crs);
-            Json result = toJson(computeIndex(scope, formula, name, temporary,
-                                              inside ? &*inside : nullptr, progress));
-            result["warnings"] = Json::array();
-            for (const auto& w : warningsFor(scope, formula))
-              result["warnings"].push_back(w.text());
-            outputs.commit();
-            result["outputs"] = names(outputs);
-            return result;
-          }};
+  return {call, [a](const Progress& progress) { return runIndex(*a, progress); }};
+}
+
+struct ThresholdArguments {
+  std::string raster, at, names, polygons, keep;
+  PolygonOptions shape;
+  OutputArguments output;
+};
+
+Json runThreshold(const ThresholdArguments& a, const Progress& progress) {
+  const auto source = readingSource(a.raster);
+  const int bands = RasterFile(source.file).bands();
+  if (source.band == 0 && bands > 1)
+    throw Error("“{}” has {} bands; name one as {}:BAND.", a.raster, bands, a.raster);
+  std::vector<double> at;
+  for (const auto& part : split(a.at, ',')) {
+    const auto t = parseNumber(part);
+    if (!t) throw CLI::ValidationError("--at", fmt::format("“{}” is not a number.", part));
+    at.push_back(*t);
+  }
+  Legend legend;
+  for (const auto& name : split(a.names, ',')) {
+    if (name.empty())
+      throw CLI::ValidationError("--names", "A class has no name; give every class one.");
+    for (const auto& c : legend.classes)
+      if (c.name == name)
+        throw CLI::ValidationError(
+            "--names", fmt::format("Two classes are called “{}”; give each its own name.", name));
+    legend.addMissing(legend.firstFreeCode(), name);
+  }
+  std::map<int, std::string> keep;
+  for (const auto& c : legend.classes) keep[c.code] = c.name;
+  if (!a.keep.empty()) {
+    keep.clear();
+    const auto all = split(a.names, ',');
+    for (const auto& name : split(a.keep, ',')) {
+      const auto found = std::find(all.begin(), all.end(), name);
+      if (found == all.end())
+        throw CLI::ValidationError("--keep", fmt::format("There is no class “{}” to keep.{}", name,
+                                                         didYouMean(name, all)));
+      keep[static_cast<int>(found - all.begin()) + 1] = name;
+    }
+  }
+  argument("--at", [&] { requireRising(at, legend); });
+  Outputs outputs(a.output.replace);
+  const fs::path temporary = outputs.add(a.output.out, {source.file});
+  fs::path vector;
+  if (!a.polygons.empty()) vector = outputs.add(a.polygons, {source.file});
+  thresholdToClasses(source.file, std::max(1, source.band), at, legend, temporary,
+                     progress.part(0, 0.6));
+  if (!vector.empty())
+    writeLayer(vector, a.polygons, classPolygons(temporary, keep, progress.part(0.6, 0.9), a.shape),
+               {FieldType::Integer, FieldType::Text, FieldType::Real});
+  const Json areas = toJson(classAreas(temporary, legend, progress.part(0.9, 1)));
+  outputs.commit();
+  return Json{{"classes", areas}, {"outputs", names(outputs)}};
 }
 
 Call threshold(CLI::App& app) {
-  struct Arguments {
-    std::string raster, at, names, polygons, keep;
-    PolygonOptions shape;
-    OutputArguments output;
-  };
   auto* call = app.add_subcommand("threshold", "Cut a raster into classes at rising thresholds");
-  auto a = std::make_shared<Arguments>();
+  auto a = std::make_shared<ThresholdArguments>();
   call->add_option("RASTER", a->raster, "F.tif or F.tif:BAND")->required();
   call->add_option("--at", a->at, "Thresholds, rising, separated by commas")->required();
   call->add_option("--names", a->names, "Class names, one more than thresholds")->required();
@@ -160,58 +212,7 @@ Call threshold(CLI::App& app) {
   call->add_option("--smooth", a->shape.smoothing, "Cut the corners of polygons, so many rounds")
       ->needs(polygons)
       ->check(wholeNumber(0, 5));
-  return {call, [a](const Progress& progress) {
-            const auto source = readingSource(a->raster);
-            const int bands = RasterFile(source.file).bands();
-            if (source.band == 0 && bands > 1)
-              throw Error("“{}” has {} bands; name one as {}:BAND.", a->raster, bands, a->raster);
-            std::vector<double> at;
-            for (const auto& part : split(a->at, ',')) {
-              const auto t = parseNumber(part);
-              if (!t)
-                throw CLI::ValidationError("--at", fmt::format("“{}” is not a number.", part));
-              at.push_back(*t);
-            }
-            Legend legend;
-            for (const auto& name : split(a->names, ',')) {
-              if (name.empty())
-                throw CLI::ValidationError("--names", "A class has no name; give every class one.");
-              for (const auto& c : legend.classes)
-                if (c.name == name)
-                  throw CLI::ValidationError(
-                      "--names",
-                      fmt::format("Two classes are called “{}”; give each its own name.", name));
-              legend.addMissing(legend.firstFreeCode(), name);
-            }
-            std::map<int, std::string> keep;
-            for (const auto& c : legend.classes) keep[c.code] = c.name;
-            if (!a->keep.empty()) {
-              keep.clear();
-              const auto all = split(a->names, ',');
-              for (const auto& name : split(a->keep, ',')) {
-                const auto found = std::find(all.begin(), all.end(), name);
-                if (found == all.end())
-                  throw CLI::ValidationError("--keep",
-                                             fmt::format("There is no class “{}” to keep.{}", name,
-                                                         didYouMean(name, all)));
-                keep[static_cast<int>(found - all.begin()) + 1] = name;
-              }
-            }
-            argument("--at", [&] { requireRising(at, legend); });
-            Outputs outputs(a->output.replace);
-            const fs::path temporary = outputs.add(a->output.out, {source.file});
-            fs::path vector;
-            if (!a->polygons.empty()) vector = outputs.add(a->polygons, {source.file});
-            thresholdToClasses(source.file, std::max(1, source.band), at, legend, temporary,
-                               progress.part(0, 0.6));
-            if (!vector.empty())
-              writeLayer(vector, a->polygons,
-                         classPolygons(temporary, keep, progress.part(0.6, 0.9), a->shape),
-                         {FieldType::Integer, FieldType::Text, FieldType::Real});
-            const Json areas = toJson(classAreas(temporary, legend, progress.part(0.9, 1)));
-            outputs.commit();
-            return Json{{"classes", areas}, {"outputs", names(outputs)}};
-          }};
+  return {call, [a](const Progress& progress) { return runThreshold(*a, progress); }};
 }
 
 Call areas(CLI::App& app) {
@@ -225,17 +226,49 @@ Call areas(CLI::App& app) {
           }};
 }
 
+struct PointsArguments {
+  std::string plan, over, inside;
+  size_t count = 0, perClass = 0;
+  double apart = 0;
+  uint64_t seed = 1;
+  bool withClass = false;
+  OutputArguments output;
+};
+
+Json runPoints(const PointsArguments& a, const Progress& progress) {
+  SamplingPlan plan;
+  plan.kind = a.plan == "stratified" ? PlanKind::Stratified : PlanKind::Random;
+  plan.count = a.plan == "stratified" ? a.perClass : a.count;
+  plan.seed = a.seed;
+  if (a.apart > 0) plan.apart = a.apart;
+  const auto over = readingSource(a.over);
+  std::vector<fs::path> inputs{over.file};
+  if (!a.inside.empty()) inputs.push_back(fileOfLayer(a.inside));
+  Outputs outputs(a.output.replace);
+  const fs::path temporary = outputs.add(a.output.out, inputs);
+  std::optional<Layer> inside;
+  if (!a.inside.empty()) inside = readLayer(a.inside, RasterFile(over.file).grid().crs);
+  const auto placed =
+      placePoints(over.file, plan, inside ? &*inside : nullptr, progress, over.band);
+  const Layer layer = toLayer(placed, a.withClass);
+  std::vector<FieldType> types{FieldType::Integer};
+  if (a.withClass) types.insert(types.end(), {FieldType::Integer, FieldType::Text});
+  writeLayer(temporary, a.output.out, layer, types);
+  outputs.commit();
+  Json perClass = Json::array();
+  for (const auto& [code, n] : placed.perClass) {
+    const auto* known = placed.legend.find(code);
+    perClass.push_back({{"code", code},
+                        {"name", known ? known->name : fmt::format("class {}", code)},
+                        {"points", n}});
+  }
+  return Json{
+      {"points", placed.points.size()}, {"per_class", perClass}, {"outputs", names(outputs)}};
+}
+
 Call points(CLI::App& app) {
-  struct Arguments {
-    std::string plan, over, inside;
-    size_t count = 0, perClass = 0;
-    double apart = 0;
-    uint64_t seed = 1;
-    bool withClass = false;
-    OutputArguments output;
-  };
   auto* call = app.add_subcommand("points", "Place points over a raster");
-  auto a = std::make_shared<Arguments>();
+  auto a = std::make_shared<PointsArguments>();
   call->add_option("--plan", a->plan, "random or stratified (per class of a class map)")
       ->required()
       ->check(oneOf("plan", {"random", "stratified"}));
@@ -260,37 +293,7 @@ Call points(CLI::App& app) {
     if (!stratified && a->withClass)
       throw CLI::ValidationError("--with-class", "goes with --plan stratified");
   });
-  return {call, [a](const Progress& progress) {
-            SamplingPlan plan;
-            plan.kind = a->plan == "stratified" ? PlanKind::Stratified : PlanKind::Random;
-            plan.count = a->plan == "stratified" ? a->perClass : a->count;
-            plan.seed = a->seed;
-            if (a->apart > 0) plan.apart = a->apart;
-            const auto over = readingSource(a->over);
-            std::vector<fs::path> inputs{over.file};
-            if (!a->inside.empty()) inputs.push_back(fileOfLayer(a->inside));
-            Outputs outputs(a->output.replace);
-            const fs::path temporary = outputs.add(a->output.out, inputs);
-            std::optional<Layer> inside;
-            if (!a->inside.empty()) inside = readLayer(a->inside, RasterFile(over.file).grid().crs);
-            const auto placed =
-                placePoints(over.file, plan, inside ? &*inside : nullptr, progress, over.band);
-            const Layer layer = toLayer(placed, a->withClass);
-            std::vector<FieldType> types{FieldType::Integer};
-            if (a->withClass) types.insert(types.end(), {FieldType::Integer, FieldType::Text});
-            writeLayer(temporary, a->output.out, layer, types);
-            outputs.commit();
-            Json perClass = Json::array();
-            for (const auto& [code, n] : placed.perClass) {
-              const auto* known = placed.legend.find(code);
-              perClass.push_back({{"code", code},
-                                  {"name", known ? known->name : fmt::format("class {}", code)},
-                                  {"points", n}});
-            }
-            return Json{{"points", placed.points.size()},
-                        {"per_class", perClass},
-                        {"outputs", names(outputs)}};
-          }};
+  return {call, [a](const Progress& progress) { return runPoints(*a, progress); }};
 }
 
 /// Points of a vector layer, or of a CSV with columns x and y.
@@ -337,15 +340,50 @@ Readings readAll(const std::vector<ReadingSource>& sources, const std::optional<
   return all;
 }
 
+struct ReadingsArguments {
+  std::string places;
+  std::vector<std::string> from, features;
+  SceneArguments scenes;
+  OutputArguments output;
+};
+
+Json runReadings(const ReadingsArguments& a, const Progress& progress) {
+  std::vector<ReadingSource> sources;
+  std::vector<fs::path> inputs{fileOfLayer(a.places)};
+  for (const auto& name : a.from) {
+    sources.push_back(readingSource(name));
+    inputs.push_back(sources.back().file);
+  }
+  std::optional<Scope> scope;
+  if (!a.features.empty()) {
+    scope = a.scenes.scope();
+    for (const auto& file : a.scenes.files(*scope)) inputs.push_back(file);
+  }
+  Outputs outputs(a.output.replace);
+  fs::path temporary;
+  if (!a.output.out.empty()) temporary = outputs.add(a.output.out, inputs);
+  const Layer layer = readLayer(a.places);
+  Table table = layer.table;
+  const auto values =
+      readAll(sources, scope, a.features, placesOf(layer, a.places), layer.crs, progress);
+  appendTo(table, values);
+  if (!temporary.empty()) {
+    writeFileAtomically(temporary, toCsv(table));
+    outputs.commit();
+  }
+  Json json{{"rows", table.rows.size()}, {"columns", table.columns}, {"outputs", names(outputs)}};
+  if (temporary.empty()) {
+    json["values"] = table.rows;
+    Table shown = layer.table;
+    appendTo(shown, values, true);
+    json["csv"] = toCsv(shown);
+  }
+  return json;
+}
+
 Call readings(CLI::App& app) {
-  struct Arguments {
-    std::string places;
-    std::vector<std::string> from, features;
-    SceneArguments scenes;
-    OutputArguments output;
-  };
   auto* call = app.add_subcommand("readings", "Values of rasters and features at points");
-  auto a = std::make_shared<Arguments>();
+  auto a = std::make_shared<ReadingsArguments>();
   call->add_option("PLACES", a->places, "Points: FILE, FILE:LAYER, or a CSV with x and y")
       ->required();
   call->add_option("--from", a->from, "Rasters to read: F.tif or F.tif:BAND");
@@ -366,41 +404,7 @@ Call readings(CLI::App& app) {
     if (a->features.empty()) return;
     for (const auto& line : a->features) argument("--features", [&] { parseFeature(line); });
   });
-  return {
-      call, [a](const Progress& progress) {
-        std::vector<ReadingSource> sources;
-        std::vector<fs::path> inputs{fileOfLayer(a->places)};
-        for (const auto& name : a->from) {
-          sources.push_back(readingSource(name));
-          inputs.push_back(sources.back().file);
-        }
-        std::optional<Scope> scope;
-        if (!a->features.empty()) {
-          scope = a->scenes.scope();
-          for (const auto& file : a->scenes.files(*scope)) inputs.push_back(file);
-        }
-        Outputs outputs(a->output.replace);
-        fs::path temporary;
-        if (!a->output.out.empty()) temporary = outputs.add(a->output.out, inputs);
-        const Layer layer = readLayer(a->places);
-        Table table = layer.table;
-        const auto values =
-            readAll(sources, scope, a->features, placesOf(layer, a->places), layer.crs, progress);
-        appendTo(table, values);
-        if (!temporary.empty()) {
-          writeFileAtomically(temporary, toCsv(table));
-          outputs.commit();
-        }
-        Json json{
-            {"rows", table.rows.size()}, {"columns", table.columns}, {"outputs", names(outputs)}};
-        if (temporary.empty()) {
-          json["values"] = table.rows;
-          Table shown = layer.table;
-          appendTo(shown, values, true);
-          json["csv"] = toCsv(shown);
-        }
-        return json;
-      }};
+  return {call, [a](const Progress& progress) { return runReadings(*a, progress); }};
 }
 
 Call matrix(CLI::App& app) {

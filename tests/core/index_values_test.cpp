@@ -73,6 +73,7 @@ const std::vector<Bands>& covers() {
 }
 
 #define B(role) b(v, #role)
+/// Longer than a function may be: a table, one formula an index.
 const std::map<std::string, std::function<double(const Bands&)>>& byHand() {
   static const std::map<std::string, std::function<double(const Bands&)>> all{
       {"vegetation", [](const Bands& v) { return nd(B(nir), B(red)); }},
