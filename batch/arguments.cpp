@@ -37,6 +37,11 @@ void SceneArguments::addReadingTo(CLI::App& app) {
   app.add_option("--offset", offset, "See --scale");
 }
 
+void SceneArguments::require(const char* call) const {
+  if (scene.empty() && named.empty())
+    throw CLI::ValidationError(call, "give a SCENE, or scenes under names with --scene name=SCENE");
+}
+
 namespace {
 std::optional<double> numberIn(const char* option, const std::string& text) {
   if (text.empty()) return {};
@@ -136,6 +141,17 @@ Json names(const Outputs& outputs) {
   Json list = Json::array();
   for (const auto& t : outputs.targets()) list.push_back(t.string());
   return list;
+}
+
+Json factsOf(const fs::path& file, const Outputs& outputs) {
+  const Scene s = openScene(std::vector<fs::path>{file});
+  Json bands = Json::array();
+  for (const auto& b : s.bands)
+    bands.push_back({{"name", b.name}, {"role", b.role.empty() ? Json(nullptr) : Json(b.role)}});
+  return {{"width", s.grid.width},
+          {"height", s.grid.height},
+          {"bands", bands},
+          {"outputs", names(outputs)}};
 }
 
 std::map<std::string, std::string> pairsFrom(const char* option, const std::string& text) {

@@ -27,6 +27,8 @@ struct SceneArguments {
   void addTo(CLI::App& app, bool several = false);
   /// What is said of the bands and their numbers, without SCENE.
   void addReadingTo(CLI::App& app);
+  /// A wrong call when there is no scene.
+  void require(const char* call) const;
   Scene open() const;
   Scene open(const std::string& path) const;
   /// All of them; the first one's roles stand alone.
@@ -54,6 +56,8 @@ struct ClassMapArgument {
 std::vector<std::filesystem::path> filesOf(const Scene& scene);
 std::filesystem::path fileOfLayer(const std::string& layer);
 Json names(const Outputs& outputs);
+/// What a call tells of a scene that it made.
+Json factsOf(const std::filesystem::path& file, const Outputs& outputs);
 
 /// "1=4,2=4" as pairs; a wrong call where it is not so.
 std::map<std::string, std::string> pairsFrom(const char* option, const std::string& text);

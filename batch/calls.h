@@ -14,8 +14,5 @@ struct Call {
 };
 
 std::vector<Call> addCalls(CLI::App& app);
-std::vector<Call> addMapCalls(CLI::App& app);
-std::vector<Call> addSceneCalls(CLI::App& app);
-std::vector<Call> addStudyCalls(CLI::App& app);
 
 }  // namespace zp

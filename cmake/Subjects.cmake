@@ -32,13 +32,11 @@ function(zp_subject name)
   file(CREATE_LINK ${CMAKE_CURRENT_SOURCE_DIR}/${name} ${door}/${name} SYMBOLIC)
   target_include_directories(zp_${name} PUBLIC ${door})
   target_link_libraries(zp_${name} PUBLIC ${ARG_LINKS} PRIVATE zp_options)
+  target_precompile_headers(zp_${name} REUSE_FROM zp_heavy)
+  target_compile_options(zp_${name} PRIVATE $<$<CXX_COMPILER_ID:GNU>:-fpch-preprocess>)
   if(NOT ARG_APART)
     zp_together(zp_${name})
   endif()
-  # Each kind of something has a file of its own, whose parts are called alike.
-  file(GLOB kinds CONFIGURE_DEPENDS ${CMAKE_CURRENT_SOURCE_DIR}/${name}/steps/*.cpp
-       ${CMAKE_CURRENT_SOURCE_DIR}/${name}/kinds/*.cpp ${CMAKE_CURRENT_SOURCE_DIR}/${name}/methods/*.cpp)
-  set_source_files_properties(${kinds} PROPERTIES SKIP_UNITY_BUILD_INCLUSION ON)
 endfunction()
 
 # zp_together(TARGET): some files of a target are compiled as one, so that what they all include is read

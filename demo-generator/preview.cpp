@@ -11,7 +11,7 @@
 namespace haven {
 namespace {
 
-constexpr int kWidth = 320;
+constexpr int kPictureWidth = 320;
 
 /// The value that is shown white.
 float whiteOf(const zp::Scene& scene) {
@@ -30,10 +30,10 @@ std::vector<size_t> shownBands(const zp::Scene& scene) {
 }  // namespace
 
 void writePreview(const zp::Scene& scene, const std::filesystem::path& file) {
-  const int height = kWidth * scene.grid.height / scene.grid.width;
+  const int height = kPictureWidth * scene.grid.height / scene.grid.width;
   std::vector<float> values;
   zp::BandReader(scene, shownBands(scene))
-      .readReduced({0, 0, scene.grid.width, scene.grid.height}, kWidth, height, values);
+      .readReduced({0, 0, scene.grid.width, scene.grid.height}, kPictureWidth, height, values);
   const float white = whiteOf(scene);
   std::vector<uint8_t> bytes(values.size());
   for (size_t i = 0; i < bytes.size(); ++i)
@@ -42,9 +42,10 @@ void writePreview(const zp::Scene& scene, const std::filesystem::path& file) {
                    : uint8_t{0};
   auto* drivers = GetGDALDriverManager();
   std::unique_ptr<GDALDataset> picture(
-      drivers->GetDriverByName("MEM")->Create("", kWidth, height, 3, GDT_Byte, nullptr));
-  if (!picture || picture->RasterIO(GF_Write, 0, 0, kWidth, height, bytes.data(), kWidth, height,
-                                    GDT_Byte, 3, nullptr, 0, 0, 0, nullptr) != CE_None)
+      drivers->GetDriverByName("MEM")->Create("", kPictureWidth, height, 3, GDT_Byte, nullptr));
+  if (!picture ||
+      picture->RasterIO(GF_Write, 0, 0, kPictureWidth, height, bytes.data(), kPictureWidth, height,
+                        GDT_Byte, 3, nullptr, 0, 0, 0, nullptr) != CE_None)
     throw zp::Error("The preview of a scene could not be made.");
   const char* options[] = {"WORLDFILE=NO", nullptr};
   std::unique_ptr<GDALDataset> written(drivers->GetDriverByName("PNG")->CreateCopy(

@@ -9,16 +9,10 @@
 #include <set>
 
 #include "base/error.h"
+#include "base/nan.h"
 #include "base/text.h"
 
 namespace zp {
-namespace {
-
-constexpr double kZ = 1.959963984540054;  // 97.5 % point of the standard normal
-constexpr double kNan = std::numeric_limits<double>::quiet_NaN();
-
-}  // namespace
-
 size_t ConfusionMatrix::rowTotal(size_t map) const {
   size_t n = 0;
   for (size_t c : counts[map]) n += c;
@@ -76,7 +70,7 @@ Estimate ConfusionMatrix::kappa() const {
       (agree * (1 - agree) / (q * q) + 2 * (1 - agree) * (2 * agree * chance - t3) / (q * q * q) +
        (1 - agree) * (1 - agree) * (t4 - 4 * chance * chance) / (q * q * q * q)) /
       n;
-  const double half = kZ * std::sqrt(std::max(0.0, variance));
+  const double half = kNormal975 * std::sqrt(std::max(0.0, variance));
   return {kappa, std::max(-1.0, kappa - half), std::min(1.0, kappa + half)};
 }
 
@@ -127,9 +121,9 @@ std::vector<MapAndReference> pairsFrom(const Table& table, const std::string& ma
 Estimate wilson(size_t successes, size_t trials) {
   if (trials == 0) return {kNan, kNan, kNan};
   const auto n = static_cast<double>(trials);
-  const double p = static_cast<double>(successes) / n, zz = kZ * kZ;
+  const double p = static_cast<double>(successes) / n, zz = kNormal975 * kNormal975;
   const double centre = (p + zz / (2 * n)) / (1 + zz / n);
-  const double half = kZ * std::sqrt(p * (1 - p) / n + zz / (4 * n * n)) / (1 + zz / n);
+  const double half = kNormal975 * std::sqrt(p * (1 - p) / n + zz / (4 * n * n)) / (1 + zz / n);
   return {p, std::max(0.0, centre - half), std::min(1.0, centre + half)};
 }
 

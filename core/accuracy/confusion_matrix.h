@@ -8,6 +8,9 @@
 
 namespace zp {
 
+/// 97.5 % point of the standard normal: intervals are at 95 %.
+inline constexpr double kNormal975 = 1.959963984540054;
+
 /// A value with its 95 % interval; all NaN where it is not defined.
 struct Estimate {
   double value = 0, low = 0, high = 0;

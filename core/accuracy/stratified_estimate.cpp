@@ -11,11 +11,9 @@
 namespace zp {
 namespace {
 
-constexpr double kZ = 1.959963984540054;
-
 Estimate share(double value, double variance) {
   if (std::isnan(value)) return {value, value, value};
-  const double half = kZ * std::sqrt(std::max(0.0, variance));
+  const double half = kNormal975 * std::sqrt(std::max(0.0, variance));
   return {value, std::max(0.0, value - half), std::min(1.0, value + half)};
 }
 
@@ -67,7 +65,7 @@ StratifiedEstimate stratifiedEstimate(const ConfusionMatrix& m,
       total += weight[i] * p(i, j);
       if (n[i] > 1) variance += weight[i] * weight[i] * p(i, j) * (1 - p(i, j)) / (n[i] - 1);
     }
-    const double half = kZ * std::sqrt(variance) * whole;
+    const double half = kNormal975 * std::sqrt(variance) * whole;
     out.area.push_back({total * whole, std::max(0.0, total * whole - half), total * whole + half});
     const double producer = weight[j] * p(j, j) / total;
     double sum = 0;

@@ -2,8 +2,8 @@
 
 #include <cmath>
 #include <optional>
-#include <regex>
 
+#include "base/pattern.h"
 #include "base/text.h"
 
 namespace zp {
@@ -45,21 +45,19 @@ std::optional<Figure> figureFrom(const std::string& degrees, bool angle, const s
 
 std::vector<Figure> figuresIn(const std::string& text) {
   static const std::string separators = "[\\s,;]*";
-  static const std::regex leading(kLetter + std::string(kNumber) + separators),
+  static const Pattern leading(kLetter + std::string(kNumber) + separators),
       trailing(kNumber + ("(?:" + std::string(kLetter) + ")?") + separators);
   std::vector<Figure> figures;
-  auto at = text.cbegin();
-  while (at != text.cend()) {
-    std::smatch m;
-    const auto here = std::regex_constants::match_continuous;
-    const bool before = std::regex_search(at, text.cend(), m, leading, here);
-    if (!before && !std::regex_search(at, text.cend(), m, trailing, here)) return {};
+  for (size_t at = 0; at < text.size();) {
+    const auto before = leading.from(text, at);
+    const auto m = before ? before : trailing.from(text, at);
+    if (!m) return {};
     const size_t n = before ? 2 : 1;  // where the number's groups begin
-    const auto f = figureFrom(m.str(n), m[n + 1].matched, m.str(n + 2), m.str(n + 3),
-                              m.str(before ? 1 : 5));
+    const auto f = figureFrom(m->group(n), m->groups[n + 1].has_value(), m->group(n + 2),
+                              m->group(n + 3), m->group(before ? 1 : 5));
     if (!f || figures.size() == 2) return {};
     figures.push_back(*f);
-    at = m[0].second;
+    at = m->at + m->length;
   }
   return figures;
 }

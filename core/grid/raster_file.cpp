@@ -8,16 +8,18 @@
 #include <limits>
 
 #include "base/error.h"
+#include "base/nan.h"
 #include "grid/gdal_start.h"
 #include "grid/stored_values.h"
 
 namespace zp {
-namespace {
 
-void closeDataset(GDALDataset* d) {
+void CloseDataset::operator()(GDALDataset* d) const {
   GdalMessages quiet;
   if (d != nullptr) GDALClose(d);
 }
+
+namespace {
 
 NumberType numberType(GDALDataType t, const std::string& path) {
   switch (t) {
@@ -92,8 +94,6 @@ Variable variableOf(const std::string& path) {
   return {path.substr(0, at + 3), path.substr(at + 4)};
 }
 
-using Dataset = std::unique_ptr<GDALDataset, void (*)(GDALDataset*)>;
-
 /// Error: missing, or not a raster.
 Dataset openRaster(const std::string& path) {
   startGdal();
@@ -105,7 +105,7 @@ Dataset openRaster(const std::string& path) {
   requirePlainFile(v.file);
   const bool plain = (v.file + v.name).find('"') == std::string::npos;
   const std::string name = v.name.empty() ? path : fmt::format("NETCDF:\"{}\":{}", v.file, v.name);
-  Dataset dataset(nullptr, &closeDataset);
+  Dataset dataset;
   if (plain)
     dataset.reset(static_cast<GDALDataset*>(
         GDALOpenEx(name.c_str(), GDAL_OF_RASTER | GDAL_OF_READONLY, nullptr, nullptr, nullptr)));
@@ -137,8 +137,7 @@ std::vector<std::filesystem::path> rastersIn(const std::filesystem::path& file) 
   return parts;
 }
 
-RasterFile::RasterFile(const std::filesystem::path& path)
-    : path_(path), dataset_(nullptr, &closeDataset) {
+RasterFile::RasterFile(const std::filesystem::path& path) : path_(path) {
   GdalMessages messages;
   dataset_ = openRaster(path.string());
   if (dataset_->GetRasterCount() == 0)
@@ -272,7 +271,6 @@ void RasterFile::readSampled(int band, Window w, const Conversion& c, float* out
 }
 
 void RasterFile::read(int band, Window w, const Conversion& c, float* out, int ow, int oh) const {
-  constexpr float kNan = std::numeric_limits<float>::quiet_NaN();
   if (ow <= 0) ow = w.width, oh = w.height;
   if (reduced_ && ow * 4 <= w.width && oh * 4 <= w.height) {
     const auto part = [](int v, int n, int most) {

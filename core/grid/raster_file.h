@@ -6,9 +6,8 @@
 #include <string>
 #include <vector>
 
+#include "grid/dataset.h"
 #include "grid/grid.h"
-
-class GDALDataset;
 
 namespace zp {
 
@@ -89,7 +88,7 @@ class RasterFile {
   void setMasked(int band, Window w, int ow, int oh, T empty, T* out) const;
 
   std::filesystem::path path_;
-  std::unique_ptr<GDALDataset, void (*)(GDALDataset*)> dataset_;
+  Dataset dataset_;
   Grid grid_;
   std::vector<BandFacts> facts_;
   int blockWidth_ = 0, blockHeight_ = 0;

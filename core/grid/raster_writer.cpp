@@ -13,11 +13,6 @@
 namespace zp {
 namespace {
 
-void closeDataset(GDALDataset* d) {
-  GdalMessages quiet;
-  if (d != nullptr) GDALClose(d);
-}
-
 GDALDataType gdalType(NumberType t) {
   switch (t) {
     case NumberType::Byte:
@@ -64,7 +59,7 @@ void describeBand(GDALRasterBand& band, const BandFacts& f, const std::optional<
 }  // namespace
 
 RasterWriter::RasterWriter(const std::filesystem::path& temporary, RasterSpec spec)
-    : path_(temporary), spec_(std::move(spec)), dataset_(nullptr, &closeDataset) {
+    : path_(temporary), spec_(std::move(spec)) {
   startGdal();
   const bool real = spec_.type == NumberType::Float32 || spec_.type == NumberType::Float64;
   CPLStringList options;
@@ -137,10 +132,8 @@ void RasterWriter::finish() {
 void addOverviews(const std::filesystem::path& raster, bool classes) {
   startGdal();
   GdalMessages messages;
-  std::unique_ptr<GDALDataset, void (*)(GDALDataset*)> d(
-      static_cast<GDALDataset*>(
-          GDALOpenEx(raster.c_str(), GDAL_OF_RASTER | GDAL_OF_UPDATE, nullptr, nullptr, nullptr)),
-      &closeDataset);
+  const Dataset d(static_cast<GDALDataset*>(
+      GDALOpenEx(raster.c_str(), GDAL_OF_RASTER | GDAL_OF_UPDATE, nullptr, nullptr, nullptr)));
   if (!d) return;
   std::vector<int> levels;
   const int longest = std::max(d->GetRasterXSize(), d->GetRasterYSize());

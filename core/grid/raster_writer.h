@@ -7,6 +7,7 @@
 #include <string>
 #include <vector>
 
+#include "grid/dataset.h"
 #include "grid/raster_file.h"
 
 namespace zp {
@@ -42,7 +43,7 @@ class RasterWriter {
 
   std::filesystem::path path_;
   RasterSpec spec_;
-  std::unique_ptr<GDALDataset, void (*)(GDALDataset*)> dataset_;
+  Dataset dataset_;
 };
 
 /// Half, quarter… size copies inside the file, for quick looking. `classes`: nearest pixels,

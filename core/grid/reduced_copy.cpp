@@ -6,6 +6,7 @@
 
 #include "base/disk_space.h"
 #include "base/error.h"
+#include "grid/dataset.h"
 #include "grid/gdal_start.h"
 
 namespace fs = std::filesystem;
@@ -14,13 +15,6 @@ namespace zp {
 namespace {
 
 constexpr size_t kLarge = 16'000'000;
-
-using Dataset = std::unique_ptr<GDALDataset, void (*)(GDALDataset*)>;
-
-void closeDataset(GDALDataset* d) {
-  GdalMessages quiet;
-  if (d != nullptr) GDALClose(d);
-}
 
 int CPL_STDCALL report(double share, const char*, void* of) {
   const auto& progress = *static_cast<const Progress*>(of);
@@ -34,14 +28,11 @@ void buildBeside(GDALDataset& source, const fs::path& vrt, const Progress& progr
   GdalMessages messages;
   auto* driver = GetGDALDriverManager()->GetDriverByName("VRT");
   {
-    const Dataset made(driver->CreateCopy(vrt.c_str(), &source, FALSE, nullptr, nullptr, nullptr),
-                       &closeDataset);
+    const Dataset made(driver->CreateCopy(vrt.c_str(), &source, FALSE, nullptr, nullptr, nullptr));
     if (!made) throw Error(notWritten(Sentence("A reduced copy"), vrt, messages.last()));
   }
-  const Dataset copy(
-      static_cast<GDALDataset*>(
-          GDALOpenEx(vrt.c_str(), GDAL_OF_RASTER | GDAL_OF_READONLY, nullptr, nullptr, nullptr)),
-      &closeDataset);
+  const Dataset copy(static_cast<GDALDataset*>(
+      GDALOpenEx(vrt.c_str(), GDAL_OF_RASTER | GDAL_OF_READONLY, nullptr, nullptr, nullptr)));
   if (!copy) throw Error(notWritten(Sentence("A reduced copy"), vrt, messages.last()));
   std::vector<int> levels;
   const int longest = std::max(copy->GetRasterXSize(), copy->GetRasterYSize());
@@ -75,10 +66,8 @@ void makeReducedCopy(const fs::path& raster, const fs::path& temporary, const Pr
   try {
     const RasterFile check(raster);  // says what is wrong with it
     GdalMessages messages;
-    const Dataset source(
-        static_cast<GDALDataset*>(GDALOpenEx(raster.c_str(), GDAL_OF_RASTER | GDAL_OF_READONLY,
-                                             nullptr, nullptr, nullptr)),
-        &closeDataset);
+    const Dataset source(static_cast<GDALDataset*>(
+        GDALOpenEx(raster.c_str(), GDAL_OF_RASTER | GDAL_OF_READONLY, nullptr, nullptr, nullptr)));
     if (!source) throw Error("A raster went away while it was read.");
     buildBeside(*source, vrt, progress);
     fs::rename(made, temporary);

@@ -11,18 +11,13 @@
 #include <memory>
 
 #include "base/error.h"
+#include "base/nan.h"
 #include "grid/crs.h"
+#include "grid/dataset.h"
 #include "grid/gdal_start.h"
 
 namespace zp {
 namespace {
-
-constexpr double kNan = std::numeric_limits<double>::quiet_NaN();
-
-struct Close {
-  void operator()(GDALDataset* d) const { GDALClose(d); }
-};
-using Dataset = std::unique_ptr<GDALDataset, Close>;
 
 /// A dataset over values in memory, which stay the caller's.
 Dataset overValues(const float* values, const Grid& grid) {

@@ -4,12 +4,13 @@
 #include <cmath>
 #include <limits>
 
+#include "base/nan.h"
+
 namespace zp {
 
 void storedToValues(float* numbers, size_t n, std::optional<float> nodata, double scale,
                     double offset) {
-  constexpr float kNan = std::numeric_limits<float>::quiet_NaN(),
-                  kMost = std::numeric_limits<float>::max();
+  constexpr float kMost = std::numeric_limits<float>::max();
   // NaN equals nothing, so without a no-data number nothing is.
   const float none = nodata.value_or(kNan);
   if (scale == 1 && offset == 0) {

@@ -8,6 +8,7 @@
 #include <optional>
 
 #include "base/error.h"
+#include "base/pair_moments.h"
 #include "base/text.h"
 #include "grid/block_pipeline.h"
 #include "grid/raster_writer.h"
@@ -15,14 +16,6 @@
 
 namespace zp {
 namespace {
-
-struct Sums {
-  double n = 0, a = 0, b = 0, aa = 0, bb = 0, ab = 0, squares = 0;
-  void add(double x, double y) {
-    n += 1, a += x, b += y, aa += x * x, bb += y * y, ab += x * y;
-    squares += (x - y) * (x - y);
-  }
-};
 
 bool near(double a, double b, double share) {
   return std::abs(a - b) <= share * std::max(std::abs(a), std::abs(b));
@@ -79,15 +72,19 @@ LayerComparison compareLayers(const Scene& ours, const Scene& theirs,
     writer = std::make_unique<RasterWriter>(temporary, spec);
   }
   LayerComparison c;
-  Sums sums;
+  PairMoments moments;
+  double squares = 0;
   std::vector<float> difference;
   reduceBlocks(reader, progress.part(0, 0.9), [&](const BandBlock& in) {
     difference.resize(in.window.pixels());
     for (size_t p = 0; p < difference.size(); ++p) {
       const float a = in.band(0)[p], b = in.band(1)[p];
       difference[p] = a - b;
-      if (!std::isnan(a) && !std::isnan(b))
-        sums.add(static_cast<double>(a), static_cast<double>(b));
+      if (!std::isnan(a) && !std::isnan(b)) {
+        const auto x = static_cast<double>(a), y = static_cast<double>(b);
+        moments.add(x, y);
+        squares += (x - y) * (x - y);
+      }
       c.onlyOurs += !std::isnan(a) && std::isnan(b) ? 1 : 0;
       c.onlyTheirs += std::isnan(a) && !std::isnan(b) ? 1 : 0;
     }
@@ -95,24 +92,23 @@ LayerComparison compareLayers(const Scene& ours, const Scene& theirs,
     if (writer) writer->write(1, in.window, difference);
   });
   if (writer) writer->finish();
-  if (sums.n == 0)
+  const double n = moments.count();
+  if (n == 0)
     throw Error(
         "The two layers have no pixel in common where both have a value; choose layers that "
         "overlap.");
-  const double n = sums.n, va = sums.aa / n - sums.a / n * (sums.a / n),
-               vb = sums.bb / n - sums.b / n * (sums.b / n),
-               cov = sums.ab / n - sums.a / n * (sums.b / n);
-  c.rootMeanSquare = std::sqrt(sums.squares / n);
+  const double va = moments.varianceX(), vb = moments.varianceY(), cov = moments.covariance();
+  c.rootMeanSquare = std::sqrt(squares / n);
   c.correlation = va > 0 && vb > 0 ? cov / std::sqrt(va * vb) : 0;
   c.gain = va > 0 ? cov / va : 1;
-  c.offset = sums.b / n - c.gain * sums.a / n;
-  const double spread = std::sqrt(std::max(va, 0.0));
+  c.offset = moments.meanY() - c.gain * moments.meanX();
+  const double spread = std::sqrt(va);
   if (c.rootMeanSquare > 1e-6 * std::max(1e-12, spread)) {
     explainScale(c, spread);
     explainPlace(c, ours, theirs);
   }
-  const double common = n, alone = static_cast<double>(c.onlyOurs + c.onlyTheirs);
-  if (alone > 0.001 * common)
+  const double alone = static_cast<double>(c.onlyOurs + c.onlyTheirs);
+  if (alone > 0.001 * n)
     c.reasons.push_back(
         Sentence("No data: {} pixels have a value in ours alone, {} in theirs "
                  "alone; masks or no-data values differ.",

@@ -4,10 +4,10 @@
 #include <cmath>
 #include <limits>
 
+#include "base/nan.h"
+
 namespace zp {
 namespace {
-
-constexpr float kNan = std::numeric_limits<float>::quiet_NaN();
 
 /// Count, sum and sum of squares, of values about a middle one so that squares keep their digits.
 struct Sums {

@@ -11,19 +11,13 @@
 #include "base/disk_space.h"
 #include "base/error.h"
 #include "base/text.h"
+#include "grid/dataset.h"
 #include "grid/gdal_start.h"
 
 namespace fs = std::filesystem;
 
 namespace zp {
 namespace {
-
-using Dataset = std::unique_ptr<GDALDataset, void (*)(GDALDataset*)>;
-
-void closeDataset(GDALDataset* d) {
-  GdalMessages quiet;
-  if (d != nullptr) GDALClose(d);
-}
 
 Dataset openVector(const fs::path& file) {
   startGdal();
@@ -35,8 +29,7 @@ Dataset openVector(const fs::path& file) {
   const bool csv = lowered(file.extension().string()) == ".csv";
   GdalMessages messages;
   Dataset d(static_cast<GDALDataset*>(GDALOpenEx(file.c_str(), GDAL_OF_VECTOR | GDAL_OF_READONLY,
-                                                 nullptr, csv ? options : nullptr, nullptr)),
-            &closeDataset);
+                                                 nullptr, csv ? options : nullptr, nullptr)));
   if (!d || d->GetLayerCount() == 0)
     throw Error(
         "“{}” is not a vector layer or table that can be read; choose a "
@@ -245,7 +238,7 @@ Dataset createVector(const fs::path& file, const std::string& driverName) {
   startGdal();
   GdalMessages messages;
   GDALDriver* driver = GetGDALDriverManager()->GetDriverByName(driverName.c_str());
-  Dataset d(driver->Create(file.c_str(), 0, 0, 0, GDT_Unknown, nullptr), &closeDataset);
+  Dataset d(driver->Create(file.c_str(), 0, 0, 0, GDT_Unknown, nullptr));
   if (!d)
     throw Error("No file can be written in “{}”; choose another folder.",
                 file.parent_path().string());
@@ -310,7 +303,7 @@ void writeLayer(const fs::path& temporary, const fs::path& target, const Layer& 
 
 void appendLayer(const fs::path& file, const Layer& layer, const std::vector<FieldType>& types) {
   startGdal();
-  Dataset d(nullptr, &closeDataset);
+  Dataset d;
   if (fs::exists(file))
     d.reset(static_cast<GDALDataset*>(
         GDALOpenEx(file.c_str(), GDAL_OF_VECTOR | GDAL_OF_UPDATE, nullptr, nullptr, nullptr)));

@@ -8,13 +8,12 @@
 #include <limits>
 
 #include "base/error.h"
+#include "base/nan.h"
 #include "grid/block_pipeline.h"
 #include "radar/decibels.h"
 
 namespace zp {
 namespace {
-
-constexpr float kNan = std::numeric_limits<float>::quiet_NaN();
 
 struct Local {
   double n = 0, sum = 0, squares = 0;

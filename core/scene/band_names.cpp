@@ -1,8 +1,8 @@
 #include "scene/band_names.h"
 
 #include <algorithm>
-#include <regex>
 
+#include "base/pattern.h"
 #include "base/text.h"
 #include "scene/scene.h"
 
@@ -31,8 +31,8 @@ bool isNumber(const std::string& word) {
 }
 
 bool isResolution(const std::string& word) {
-  static const std::regex pattern("\\d{1,4}m");
-  return std::regex_match(word, pattern);
+  static const Pattern pattern("\\d{1,4}m");
+  return pattern.whole(word).has_value();
 }
 
 bool saysQuality(const std::string& word) {
@@ -40,8 +40,8 @@ bool saysQuality(const std::string& word) {
 }
 
 bool saysBandNumber(const std::string& word) {
-  static const std::regex pattern("(b|band)\\d{1,2}[a-z]?");
-  return std::regex_match(word, pattern);
+  static const Pattern pattern("(b|band)\\d{1,2}[a-z]?");
+  return pattern.whole(word).has_value();
 }
 
 std::string joined(const std::vector<std::string>& words) {
@@ -53,10 +53,10 @@ std::string joined(const std::vector<std::string>& words) {
 }  // namespace
 
 std::string plainBand(const std::string& name) {
-  static const std::regex pattern("(?:b|band)?[ _-]?0*(\\d{1,2}[a-z]?)");
+  static const Pattern pattern("(?:b|band)?[ _-]?0*(\\d{1,2}[a-z]?)");
   const std::string low = lowered(name);
-  std::smatch m;
-  return std::regex_match(low, m, pattern) ? "b" + m.str(1) : low;
+  const auto m = pattern.whole(low);
+  return m ? "b" + m->group(1) : low;
 }
 
 std::string roleIn(const std::string& name) {

@@ -9,13 +9,13 @@
 #include <numeric>
 
 #include "base/error.h"
+#include "base/nan.h"
 
 namespace fs = std::filesystem;
 
 namespace zp {
 namespace {
 
-constexpr float kNan = std::numeric_limits<float>::quiet_NaN();
 /// Pixels of a finer file that are held at once to fill a piece of a coarser grid.
 constexpr size_t kMostUnder = size_t{4} << 20;
 

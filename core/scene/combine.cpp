@@ -7,14 +7,14 @@
 #include <limits>
 
 #include "base/error.h"
+#include "base/nan.h"
+#include "base/pair_moments.h"
 #include "base/text.h"
 #include "grid/block_pipeline.h"
 #include "grid/pixel_box.h"
 
 namespace zp {
 namespace {
-
-constexpr float kNan = std::numeric_limits<float>::quiet_NaN();
 
 void requireSeveral(const std::vector<Scene>& scenes) {
   if (scenes.size() < 2) throw Error("One scene alone cannot be combined; choose two or more.");
@@ -73,10 +73,11 @@ float medianOf(std::vector<float>& v) {
   return v.size() % 2 == 1 ? v[half] : (v[half - 1] + v[half]) / 2;
 }
 
-/// Sums over all valid pixels that Gram–Schmidt needs: of each band, their mean, the sharp band.
-struct Sums {
-  double n = 0, mean = 0, meanSquares = 0, sharp = 0, sharpMean = 0;
-  std::vector<double> band, product;
+/// What Gram–Schmidt needs of all valid pixels: how each band, and the sharp one, goes with the
+/// mean of the bands.
+struct WithMean {
+  std::vector<PairMoments> bands;
+  PairMoments sharp;
 };
 
 /// The mean of the bands at a pixel; NaN where one is missing.
@@ -86,23 +87,18 @@ float meanAt(const BandBlock& in, size_t bands, size_t p) {
   return sum / static_cast<float>(bands);
 }
 
-Sums sumsOf(const BandReader& reader, size_t bands, const Progress& progress) {
-  Sums s;
-  s.band.assign(bands, 0), s.product.assign(bands, 0);
+WithMean momentsOf(const BandReader& reader, size_t bands, const Progress& progress) {
+  WithMean all{std::vector<PairMoments>(bands), {}};
   reduceBlocks(reader, progress, [&](const BandBlock& in) {
     for (size_t p = 0; p < in.window.pixels(); ++p) {
-      const double m = static_cast<double>(meanAt(in, bands, p)),
+      const double mean = static_cast<double>(meanAt(in, bands, p)),
                    sharp = static_cast<double>(in.band(bands)[p]);
-      if (std::isnan(m + sharp)) continue;
-      s.n += 1, s.mean += m, s.meanSquares += m * m;
-      s.sharp += sharp, s.sharpMean += sharp * m;
-      for (size_t b = 0; b < bands; ++b) {
-        const auto v = static_cast<double>(in.band(b)[p]);
-        s.band[b] += v, s.product[b] += v * m;
-      }
+      if (std::isnan(mean + sharp)) continue;
+      all.sharp.add(sharp, mean);
+      for (size_t b = 0; b < bands; ++b) all.bands[b].add(static_cast<double>(in.band(b)[p]), mean);
     }
   });
-  return s;
+  return all;
 }
 
 SceneKernel brovey(size_t bands) {
@@ -115,9 +111,9 @@ SceneKernel brovey(size_t bands) {
   };
 }
 
-SceneKernel gramSchmidt(const Sums& s, size_t bands) {
-  const double mean = s.mean / s.n, variance = s.meanSquares / s.n - mean * mean,
-               sharpMean = s.sharp / s.n, together = s.sharpMean / s.n - sharpMean * mean;
+SceneKernel gramSchmidt(const WithMean& all, size_t bands) {
+  const double mean = all.sharp.meanY(), variance = all.sharp.varianceY(),
+               sharpMean = all.sharp.meanX(), together = all.sharp.covariance();
   if (!(variance > 0 && together > 0))
     throw Error("The sharp band does not follow the bands; choose others of one place and season.");
   // The sharp band is brought to the scale of the mean by how far it follows it. Their spreads
@@ -125,8 +121,7 @@ SceneKernel gramSchmidt(const Sums& s, size_t bands) {
   // means.
   const double contrast = variance / together;
   std::vector<double> gains;
-  for (size_t b = 0; b < bands; ++b)
-    gains.push_back((s.product[b] / s.n - s.band[b] / s.n * mean) / variance);
+  for (const auto& band : all.bands) gains.push_back(band.covariance() / variance);
   return [=](const BandBlock& in, std::vector<std::vector<float>>& out) {
     for (size_t p = 0; p < in.window.pixels(); ++p) {
       const double sharp = (static_cast<double>(in.band(bands)[p]) - sharpMean) * contrast + mean;
@@ -243,7 +238,7 @@ size_t sharpen(const Scene& scene, const std::vector<size_t>& bands, const Scene
   const SceneKernel kernel =
       how == Sharpening::Brovey
           ? brovey(bands.size())
-          : gramSchmidt(sumsOf(reader, bands.size(), progress.part(0, 0.5)), bands.size());
+          : gramSchmidt(momentsOf(reader, bands.size(), progress.part(0, 0.5)), bands.size());
   return makeScene(reader, spec, temporary, progress.part(0.5, 1), kernel);
 }
 

@@ -4,9 +4,9 @@
 
 #include <algorithm>
 #include <cmath>
-#include <regex>
 
 #include "base/error.h"
+#include "base/pattern.h"
 #include "base/text.h"
 #include "base/words.h"
 #include "grid/regrid.h"
@@ -273,23 +273,21 @@ void setRoles(Scene& scene, const std::map<std::string, int>& roles) {
 }
 
 namespace {
-const std::regex& datePattern() {
-  static const std::regex pattern(
+const Pattern& datePattern() {
+  static const Pattern pattern(
       "((?:19|20)\\d\\d)[-_]?(0[1-9]|1[0-2])[-_]?(0[1-9]|[12]\\d|3[01])(?!\\d)");
   return pattern;
 }
 }  // namespace
 
 std::string dateIn(const std::string& name) {
-  std::smatch m;
-  if (!std::regex_search(name, m, datePattern())) return "";
-  return m.str(1) + "-" + m.str(2) + "-" + m.str(3);
+  const auto m = datePattern().in(name);
+  return m ? m->group(1) + "-" + m->group(2) + "-" + m->group(3) : "";
 }
 
 std::string withoutDate(const std::string& name) {
-  std::smatch m;
-  if (!std::regex_search(name, m, datePattern())) return name;
-  return m.prefix().str() + m.suffix().str();
+  const auto m = datePattern().in(name);
+  return m ? name.substr(0, m->at) + name.substr(m->at + m->length) : name;
 }
 
 namespace {
@@ -317,7 +315,7 @@ MaskRecipe recipeFrom(const Json& j) {
   return r;
 }
 
-QualityBand qualityFrom(const Json& j, const fs::path& base) {
+QualityBand qualityOf(const Json& j, const fs::path& base) {
   QualityBand q;
   q.file = base / j.at("file").get<std::string>();
   q.number = j.value("number", 1);
@@ -401,7 +399,7 @@ Scene sceneFrom(const Json& json, const fs::path& base) {
     scene.mask = base / json["mask"].at("file").get<std::string>();
     scene.maskRecipe = recipeFrom(json["mask"]);
   }
-  if (json.contains("quality")) scene.quality = qualityFrom(json["quality"], base);
+  if (json.contains("quality")) scene.quality = qualityOf(json["quality"], base);
   if (json.contains("shift"))
     scene.shift = {json["shift"].at(0).get<double>(), json["shift"].at(1).get<double>()};
   scene.pass = json.value("pass", "");

@@ -11,17 +11,35 @@ namespace fs = std::filesystem;
 
 namespace zp {
 
-Product runStep(const Study& study, const Json& step, const Progress& progress,
-                const Product* again) {
+namespace {
+
+const StepKind& kindOf(const Json& step) {
   const StepKind& kind = stepKind(step.value("do", ""));
   requireFields(kind, step);
-  StepRun run(study, step, progress, again);
+  return kind;
+}
+
+Product done(const StepKind& kind, StepRun&& run) {
   try {
     return kind.run(run);
   } catch (const Json::exception&) {
     throw Error("The step “{}” holds what cannot be used here; zpatch run --list tells its fields.",
                 kind.id);
   }
+}
+
+}  // namespace
+
+Product runStep(const Study& study, const Json& step, const Progress& progress,
+                const Product* again) {
+  const StepKind& kind = kindOf(step);
+  return done(kind, StepRun(study, step, progress, again));
+}
+
+Product runStepTo(const StepFiles& files, const Study& study, const Json& step,
+                  const Progress& progress) {
+  const StepKind& kind = kindOf(step);
+  return done(kind, StepRun(study, step, progress, nullptr, &files));
 }
 
 SignatureSet studySignatures(const Study& study, const Scene& scene,

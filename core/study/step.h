@@ -1,4 +1,7 @@
 #pragma once
+#include <filesystem>
+#include <map>
+
 #include "base/progress.h"
 #include "outline/class_polygons.h"
 #include "study/study.h"
@@ -13,6 +16,17 @@ namespace zp {
 /// behind when it fails or is cancelled.
 Product runStep(const Study& study, const Json& step, const Progress& progress,
                 const Product* again = nullptr);
+
+/// Where a step writes that is done on files, outside a study: the caller puts them in place.
+struct StepFiles {
+  std::filesystem::path file, temporary;
+  /// Further files that some kinds write beside, by what they hold: "confidence", "model".
+  std::map<std::string, std::filesystem::path> beside = {};
+};
+/// The same, to files of the caller and without overviews. `study`: one of the moment, that holds
+/// what the step names.
+Product runStepTo(const StepFiles& files, const Study& study, const Json& step,
+                  const Progress& progress);
 
 /// Polygons of chosen classes of a map, to a vector file.
 void exportClassPolygons(const Product& map, const std::vector<int>& codes,

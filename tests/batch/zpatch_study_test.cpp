@@ -62,6 +62,100 @@ TEST_F(ZpatchStudy, ASheetIsRunAndItsRecordRunsInAnother) {
   EXPECT_FALSE(other.outOfDate(other.products.back()));
 }
 
+/// The values of a raster's first band.
+std::vector<float> valuesOf(const fs::path& file) {
+  const RasterFile raster(file);
+  const Grid& g = raster.grid();
+  std::vector<float> values(g.pixels());
+  raster.read(1, {0, 0, g.width, g.height}, values.data());
+  for (float& v : values)
+    if (std::isnan(v)) v = -1;
+  return values;
+}
+
+// A call on files and the step of a study are the same work.
+TEST_F(ZpatchStudy, ACallMakesWhatTheStepMakes) {
+  write("sheet.json", {index("Slope", "red * 2"),
+                       {{"do", "threshold"},
+                        {"product", "Slope"},
+                        {"at", {0.5, 1.2}},
+                        {"classes",
+                         {{{"name", "low"}, {"colour", "#102030"}},
+                          {{"name", "middle"}, {"colour", "#405060"}},
+                          {{"name", "high"}, {"colour", "#708090"}}}},
+                        {"name", "Steps"}},
+                       {{"do", "points"},
+                        {"over", "Steps"},
+                        {"plan", "stratified"},
+                        {"count", 4},
+                        {"seed", 9},
+                        {"fields", "class"},
+                        {"name", "Four each"}}});
+  ASSERT_EQ(run("run sheet.json --study study"), 0) << err();
+  ASSERT_EQ(run("index study/spring.tif --formula 'red * 2' --out slope.tif --json"), 0) << err();
+  EXPECT_EQ(json()["valid"], 400);
+  ASSERT_EQ(run("threshold slope.tif --at 0.5,1.2 --names low,middle,high --out steps.tif --json"),
+            0)
+      << err();
+  EXPECT_EQ(json()["classes"].size(), 3u);
+  ASSERT_EQ(run("points --plan stratified --over steps.tif --per-class 4 --seed 9 --with-class "
+                "--out four.geojson --json"),
+            0)
+      << err();
+  EXPECT_EQ(json()["points"], 12);
+  EXPECT_EQ(json()["per_class"][2], (Json{{"code", 3}, {"name", "high"}, {"points", 4}}));
+  for (const char* file : {"slope.tif", "steps.tif"})
+    EXPECT_EQ(valuesOf(folder_ / file), valuesOf(folder_ / "study/products" / file)) << file;
+  const Layer ours = readLayer((folder_ / "four.geojson").string()),
+              studys = readLayer((folder_ / "study/products/four-each.gpkg").string());
+  EXPECT_EQ(ours.table.rows, studys.table.rows);
+  // On files nothing is added for quick looking.
+  EXPECT_FALSE(fs::exists(folder_ / "slope.tif.ovr"));
+}
+
+TEST_F(ZpatchStudy, AMapIsMadeByAMethodOrByAModel) {
+  {
+    Study study = Study::open(folder_ / "study");
+    const Grid& g = study.scenes[0].scene.grid;
+    std::vector<TrainingArea> areas;
+    for (int i = 0; i < 2; ++i) {
+      const Place a = g.toMap(i * 12, 0), b = g.toMap(i * 12 + 6, 20);
+      Shape shape;
+      shape.rings = {{a, {b.x, a.y}, b, {a.x, b.y}, a}};
+      areas.push_back({i + 1, i == 0 ? "dark" : "bright", "", shape});
+    }
+    study.setTraining(areas, g.crs);
+    study.save();
+    writeLayer(folder_ / "areas.gpkg", folder_ / "areas.gpkg", toLayer(areas, g.crs),
+               {FieldType::Integer, FieldType::Text, FieldType::Text});
+  }
+  const Json step = {{"do", "map"}, {"scene", "Spring"}, {"name", "Cover"}};
+  Json by = step, both = step;
+  by["method"] = "minimum-distance";
+  both["method"] = "minimum-distance", both["model"] = "model.json";
+  for (const Json& wrong : {step, both}) {
+    write("sheet.json", Json::array({wrong}));
+    EXPECT_EQ(run("run sheet.json --study study"), 1);
+    EXPECT_NE(err().find("by a method, or by a model"), std::string::npos) << err();
+  }
+  write("sheet.json", Json::array({by}));
+  ASSERT_EQ(run("run sheet.json --study study"), 0) << err();
+  // The same areas in a file, the model kept, and used again in the study.
+  ASSERT_EQ(run("map study/spring.tif --training areas.gpkg --code code --name class --method "
+                "minimum-distance --out cover.tif --model-out model.json"),
+            0)
+      << err();
+  Json again = step;
+  again["model"] = (folder_ / "model.json").string();
+  again["name"] = "Cover again";
+  write("sheet.json", Json::array({again}));
+  ASSERT_EQ(run("run sheet.json --study study"), 0) << err();
+  const auto cover = valuesOf(folder_ / "study/products/cover.tif");
+  EXPECT_EQ(std::count(cover.begin(), cover.end(), -1.0f), 0);
+  EXPECT_EQ(valuesOf(folder_ / "cover.tif"), cover);
+  EXPECT_EQ(valuesOf(folder_ / "study/products/cover-again.tif"), cover);
+}
+
 TEST_F(ZpatchStudy, WhatWasMadeBeforeAFailureIsInTheStudy) {
   write("sheet.json", {index("First", "nir"), index("Second", "nowhere")});
   EXPECT_EQ(run("run sheet.json --study study"), 1);

@@ -33,7 +33,7 @@ class Band : public Feature {
   }
 };
 
-std::shared_ptr<const Feature> make(const Scope& scope, size_t scene, const Json& settings) {
+std::shared_ptr<const Feature> makeBand(const Scope& scope, size_t scene, const Json& settings) {
   const Scene& s = scope.scenes[scene].scene;
   const size_t band = bandNamed(s, settings.at("band"));
   return std::make_shared<Band>(s.bands[band].name, std::vector<FeaturePlane>{{scene, band}});
@@ -50,6 +50,6 @@ extern const FeatureKind band{"band",
                                 .title = words("Band"),
                                 .about = words("Its role, its number or its name."),
                                 .type = Parameter::Type::Band}},
-                              &make};
+                              &makeBand};
 }
 }  // namespace zp

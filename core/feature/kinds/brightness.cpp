@@ -22,7 +22,8 @@ class Brightness : public Feature {
   }
 };
 
-std::shared_ptr<const Feature> make(const Scope& scope, size_t scene, const Json& settings) {
+std::shared_ptr<const Feature> makeBrightness(const Scope& scope, size_t scene,
+                                              const Json& settings) {
   const Scene& s = scope.scenes[scene].scene;
   if (s.state == ValueState::ClassCodes)
     throw Error("“{}” holds class codes, which have no mean; choose a scene.", s.name);
@@ -53,6 +54,6 @@ extern const FeatureKind brightness{
       .type = Parameter::Type::Choice,
       .initial = "all",
       .choices = {{"all", words("all")}, {"visible", words("visible")}}}},
-    &make};
+    &makeBrightness};
 }
 }  // namespace zp

@@ -25,7 +25,8 @@ class Decibels : public Feature {
   bool power_;
 };
 
-std::shared_ptr<const Feature> make(const Scope& scope, size_t scene, const Json& settings) {
+std::shared_ptr<const Feature> makeDecibels(const Scope& scope, size_t scene,
+                                            const Json& settings) {
   const Scene& s = scope.scenes[scene].scene;
   const size_t band = bandNamed(s, settings.at("band"));
   // What nobody has said yet is plain from the numbers, mostly.
@@ -51,6 +52,6 @@ extern const FeatureKind decibels{
       .title = words("Band"),
       .about = words("Its role, its number or its name."),
       .type = Parameter::Type::Band}},
-    &make};
+    &makeDecibels};
 }
 }  // namespace zp

@@ -18,7 +18,7 @@ std::shared_ptr<const Feature> sceneFormula(const Scope& scope, size_t scene,
 
 namespace {
 
-std::shared_ptr<const Feature> make(const Scope& scope, size_t scene, const Json& settings) {
+std::shared_ptr<const Feature> makeFormula(const Scope& scope, size_t scene, const Json& settings) {
   return sceneFormula(scope, scene, settings.at("formula"), "");
 }
 
@@ -33,6 +33,6 @@ extern const FeatureKind formula{"formula",
                                    .title = words("Formula"),
                                    .about = words("Such as nir / red."),
                                    .type = Parameter::Type::Text}},
-                                 &make};
+                                 &makeFormula};
 }
 }  // namespace zp

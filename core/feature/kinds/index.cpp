@@ -6,7 +6,7 @@
 namespace zp {
 namespace {
 
-std::shared_ptr<const Feature> make(const Scope& scope, size_t scene, const Json& settings) {
+std::shared_ptr<const Feature> makeIndex(const Scope& scope, size_t scene, const Json& settings) {
   const IndexEntry& entry = indexEntry(settings.at("index"));
   const Scene& s = scope.scenes[scene].scene;
   return sceneFormula(scope, scene, formulaFor(entry, s),
@@ -24,6 +24,6 @@ extern const FeatureKind index{"index",
                                  .title = words("Index"),
                                  .about = words("Its id or its abbreviation."),
                                  .type = Parameter::Type::Index}},
-                               &make};
+                               &makeIndex};
 }
 }  // namespace zp

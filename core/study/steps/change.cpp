@@ -4,7 +4,7 @@
 namespace zp {
 namespace {
 
-Product run(StepRun& r) {
+Product runChange(StepRun& r) {
   const auto &from = r.source("from"), &to = r.source("to");
   r.begin(ProductKind::ClassMap, ".tif");
   r.product.date = to.date;
@@ -24,6 +24,6 @@ extern const StepKind change{
     {{"from", Holds::Product, true, "The earlier map"},
      {"to", Holds::Product, true, "The later map"},
      {"code", Holds::Whole, false, "Of one class; left out, every change is a class of its own"}},
-    &run};
+    &runChange};
 }
 }  // namespace zp

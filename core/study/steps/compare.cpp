@@ -1,4 +1,3 @@
-#include "grid/raster_writer.h"
 #include "index/compare_layers.h"
 #include "study/steps/step_run.h"
 #include "study/study_scope.h"
@@ -6,15 +5,14 @@
 namespace zp {
 namespace {
 
-Product run(StepRun& r) {
+Product runCompare(StepRun& r) {
   const auto &ours = r.source("product"), &theirs = r.source("to");
   r.begin(ProductKind::Index, ".tif");
   r.product.ramp = "diverging";
   r.product.date = ours.date;
   r.product.facts =
       toJson(compareLayers(layerOf(ours), layerOf(theirs), r.temporary, r.progress()));
-  addOverviews(r.temporary, false);
-  return r.finish();
+  return r.finishRaster();
 }
 
 }  // namespace
@@ -24,6 +22,6 @@ extern const StepKind compare{"compare",
                               "The difference of two pictures, and how well they agree",
                               {{"product", Holds::Product, true, "One"},
                                {"to", Holds::Product, true, "The one that is taken away from it"}},
-                              &run};
+                              &runCompare};
 }
 }  // namespace zp

@@ -4,7 +4,7 @@
 namespace zp {
 namespace {
 
-Product run(StepRun& r) {
+Product runComposite(StepRun& r) {
   const auto scenes = r.scenes("scenes");
   const bool greenest = r.step().value("how", "median") == "greenest";
   r.begin(ProductKind::Scene, ".tif");
@@ -20,6 +20,6 @@ extern const StepKind composite{
     "One scene of many dates, pixel by pixel",
     {{"scenes", Holds::Scenes, true, "The dates"},
      {"how", Holds::Text, false, "What is taken of them", {"median", "greenest"}}},
-    &run};
+    &runComposite};
 }
 }  // namespace zp

@@ -4,7 +4,7 @@
 namespace zp {
 namespace {
 
-Product run(StepRun& r) {
+Product runHaze(StepRun& r) {
   const auto& scene = r.scene();
   DarkObject how;
   how.startBand = r.step().value("start", size_t{0});
@@ -26,6 +26,6 @@ extern const StepKind haze{"haze",
                             {"start", Holds::Whole, false, "The band it is found in, from 0"},
                             {"power", Holds::Number, false, "Of its fall with the wavelength"},
                             {"dark", Holds::Number, false, "What a dark object reflects"}},
-                           &run};
+                           &runHaze};
 }
 }  // namespace zp

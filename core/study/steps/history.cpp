@@ -5,7 +5,7 @@
 namespace zp {
 namespace {
 
-Product run(StepRun& r) {
+Product runHistory(StepRun& r) {
   const std::string what = r.step().value("what", "times");
   std::vector<std::filesystem::path> maps;
   std::vector<std::string> dates;
@@ -34,6 +34,6 @@ extern const StepKind history{
     {{"maps", Holds::Products, true, "By rising date"},
      {"code", Holds::Whole, true, "The class"},
      {"what", Holds::Text, false, "Which of the three", {"times", "first", "last"}}},
-    &run};
+    &runHistory};
 }
 }  // namespace zp

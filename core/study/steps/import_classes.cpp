@@ -6,7 +6,7 @@
 namespace zp {
 namespace {
 
-Product run(StepRun& r) {
+Product runImportClasses(StepRun& r) {
   const auto match = r.step().at("match").get<CodeMatch>();
   const auto part = r.progress().part(0, 0.8);
   const std::string file = r.file("file");
@@ -36,6 +36,6 @@ extern const StepKind importClasses{
      {"field", Holds::Text, false, "Of polygons: the field with the class"},
      {"scene", Holds::Scene, false, "Of polygons: on whose pixels they are put"},
      {"date", Holds::Text, false, "That it stands for"}},
-    &run};
+    &runImportClasses};
 }
 }  // namespace zp

@@ -27,7 +27,7 @@ void copyValues(const Scene& scene, const BandFacts& band,
   writer.finish();
 }
 
-Product run(StepRun& r) {
+Product runImportQuantity(StepRun& r) {
   const Json& step = r.step();
   const fs::path source = r.file("file");
   const std::string from = step.value("from", ""), to = step.value("to", "");
@@ -54,6 +54,6 @@ extern const StepKind importQuantity{
      {"from", Holds::Text, false, "The period: its first day"},
      {"to", Holds::Text, false, "And its last"},
      {"ramp", Holds::Text, false, "Of its colours"}},
-    &run};
+    &runImportQuantity};
 }
 }  // namespace zp

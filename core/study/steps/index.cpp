@@ -4,7 +4,7 @@
 namespace zp {
 namespace {
 
-Product run(StepRun& r) {
+Product runIndex(StepRun& r) {
   const Scope scope = r.scope();
   const Formula formula = parseFormula(r.step().at("formula"), scope.names());
   r.begin(ProductKind::Index, ".tif");
@@ -29,6 +29,6 @@ extern const StepKind index{
      {"with", Holds::Named, false, "Other scenes and products that the formula names"},
      {"inside", Holds::Outline, false, "To cut to"},
      {"ramp", Holds::Text, false, "Of its colours"}},
-    &run};
+    &runIndex};
 }
 }  // namespace zp

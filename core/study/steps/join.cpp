@@ -4,7 +4,7 @@
 namespace zp {
 namespace {
 
-Product run(StepRun& r) {
+Product runJoin(StepRun& r) {
   const auto scenes = r.scenes("scenes");
   r.begin(ProductKind::Scene, ".tif");
   joinScenes(scenes, r.temporary, r.progress());
@@ -17,6 +17,6 @@ namespace steps {
 extern const StepKind join{"join",
                            "Adjoining scenes as one",
                            {{"scenes", Holds::Scenes, true, "The first lies on top"}},
-                           &run};
+                           &runJoin};
 }
 }  // namespace zp

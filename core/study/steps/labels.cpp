@@ -38,7 +38,7 @@ Labelling labellingOf(StepRun& r, std::vector<ValidationPoint> points) {
   }
 }
 
-Product run(StepRun& r) {
+Product runLabels(StepRun& r) {
   const auto &points = r.source("points"), &map = r.source("map");
   std::string crs;
   auto all = pointsOn(points, map, crs);
@@ -59,6 +59,6 @@ extern const StepKind labels{"labels",
                               {"map", Holds::Product, true, "What they are to judge"},
                               {"seed", Holds::Whole, true, "Of the order"},
                               {"given", Holds::Labels, false, "Labels given before"}},
-                             &run};
+                             &runLabels};
 }
 }  // namespace zp

@@ -1,3 +1,4 @@
+#include "base/error.h"
 #include "feature/feature_kind.h"
 #include "mapping/make_map.h"
 #include "mapping/model.h"
@@ -6,9 +7,11 @@
 namespace zp {
 namespace {
 
-std::vector<std::string> featuresOf(const Json& step, const Scene& scene) {
+/// Of the model, when the step names neither features nor bands and the model knows any.
+std::vector<std::string> featuresOf(const Json& step, const Scene& scene, const Model& model) {
   if (step.contains("features")) return step["features"].get<std::vector<std::string>>();
   const auto bands = step.value("bands", std::vector<size_t>());
+  if (bands.empty() && !model.features.empty()) return model.features;
   for (size_t b : bands) requireBand(scene, b);
   return bandLines(bands, scene);
 }
@@ -23,22 +26,31 @@ Json settingsOf(const Json& step) {
   return settings;
 }
 
-Product run(StepRun& r) {
+Model modelOf(StepRun& r) {
+  if (r.step().contains("model") == r.step().contains("method"))
+    throw Error("A map is made by a method, or by a model; name one of them.");
+  return r.step().contains("model") ? readModel(r.file("model")) : Model();
+}
+
+Product runMap(StepRun& r) {
+  Model model = modelOf(r);
   const Scope scope = r.scope();
   const Scene& scene = scope.scenes[0].scene;
-  const auto& legend = r.study().legend;
-  const auto lines = featuresOf(r.step(), scene);
+  const auto lines = featuresOf(r.step(), scene, model);
   FeatureReader reader(scope, makeFeatures(lines, scope));
-  const Model model = trainModel(reader, lines, r.step().at("method"), settingsOf(r.step()),
-                                 r.training(scope.grid.crs), legend, r.progress().part(0, 0.2));
+  if (model.classifier == nullptr)
+    model = trainModel(reader, lines, r.step().at("method"), settingsOf(r.step()),
+                       r.training(scope.grid.crs), r.study().legend, r.progress().part(0, 0.2));
   r.begin(ProductKind::ClassMap, ".tif");
   if (const auto inside = r.inside(scope.grid.crs)) reader.keepInside(*inside);
-  makeMap(reader, *model.classifier, legend, r.temporary, r.progress().part(0.2, 0.8));
+  makeMap(reader, *model.classifier, model.legend, r.temporary, r.progress().part(0.2, 0.8),
+          r.beside("confidence"));
+  if (const auto file = r.beside("model"); !file.empty()) writeJson(file, toJson(model));
   r.product.date = scene.date;
   r.product.facts = {{"training_pixels", model.trainingPixels},
                      {"conflicts", model.conflicts},
                      {"scene", scene.name}};
-  return r.finishClassMap(r.progress().part(0.85, 1), legend);
+  return r.finishClassMap(r.progress().part(0.85, 1), model.legend);
 }
 
 }  // namespace
@@ -51,11 +63,12 @@ extern const StepKind map{
      {"features", Holds::Texts, false, "What it is mapped by, such as band(nir), index(ndvi)"},
      {"bands", Holds::Indices, false, "Instead of features: numbers of bands, from 0"},
      {"with", Holds::Named, false, "Other scenes and products that the features name"},
-     {"method", Holds::Text, true, "One of those that zpatch methods tells"},
+     {"method", Holds::Text, false, "One of those that zpatch methods tells"},
+     {"model", Holds::File, false, "Instead of a method: a model that was trained before"},
      {"settings", Holds::Settings, false, "Its parameters; the usual ones when left out"},
      {"priors", Holds::Shares, false, "How common each class is, as in settings"},
      {"reject", Holds::Number, false, "Distance to stay without a class, as in settings"},
      {"inside", Holds::Outline, false, "To cut to"}},
-    &run};
+    &runMap};
 }
 }  // namespace zp

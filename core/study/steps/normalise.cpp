@@ -5,7 +5,7 @@
 namespace zp {
 namespace {
 
-Product run(StepRun& r) {
+Product runNormalise(StepRun& r) {
   const auto &scene = r.scene(), &to = r.scene("reference");
   const auto n = normalisationOf(scene, to, r.progress().part(0, 0.5));
   r.begin(ProductKind::Scene, ".tif");
@@ -24,6 +24,6 @@ extern const StepKind normalise{
     "A scene in the values of another, by what did not change between them",
     {{"scene", Holds::Scene, true, "What is changed"},
      {"reference", Holds::Scene, true, "What it is made like"}},
-    &run};
+    &runNormalise};
 }
 }  // namespace zp

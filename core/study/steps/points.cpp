@@ -1,3 +1,5 @@
+#include <fmt/format.h>
+
 #include "base/error.h"
 #include "sampling/plan.h"
 #include "study/steps/step_run.h"
@@ -18,23 +20,37 @@ SamplingPlan planOf(const Json& step) {
 
 PlannedPoints placed(StepRun& r, const SamplingPlan& plan) {
   const std::string over = r.step().at("over");
-  const auto place = [&](const auto& ground, const std::string& crs) {
-    const auto inside = r.inside(crs);
-    return placePoints(ground, plan, inside ? &*inside : nullptr, r.progress());
-  };
   if (r.study().scene(over) != nullptr) {
     const Scene& scene = r.sceneOf(over);
-    return place(scene, scene.grid.crs);
+    const auto inside = r.inside(scene.grid.crs);
+    return placePoints(scene, plan, inside ? &*inside : nullptr, r.progress());
   }
   const auto& file = r.sourceOf(over).file;
-  return place(file, RasterFile(file).grid().crs);
+  const auto inside = r.inside(RasterFile(file).grid().crs);
+  const int band = r.step().contains("band") ? r.step()["band"].get<int>() + 1 : 0;
+  return placePoints(file, plan, inside ? &*inside : nullptr, r.progress(), band);
 }
 
-Product run(StepRun& r) {
+Json perClass(const PlannedPoints& points) {
+  Json list = Json::array();
+  for (const auto& [code, n] : points.perClass) {
+    const auto* known = points.legend.find(code);
+    list.push_back({{"code", code},
+                    {"name", known != nullptr ? known->name : fmt::format("class {}", code)},
+                    {"points", n}});
+  }
+  return list;
+}
+
+Product runPoints(StepRun& r) {
   const auto points = placed(r, planOf(r.step()));
   r.begin(ProductKind::Points, ".gpkg");
-  writeLayer(r.temporary, r.product.file, toLayer(points, false), {FieldType::Integer});
+  const bool withClass = r.step().value("fields", "id") == "class";
+  std::vector<FieldType> types{FieldType::Integer};
+  if (withClass) types.insert(types.end(), {FieldType::Integer, FieldType::Text});
+  writeLayer(r.temporary, r.product.file, toLayer(points, withClass), types);
   r.product.facts = {{"points", points.points.size()}};
+  if (!points.perClass.empty()) r.product.facts["per_class"] = perClass(points);
   return r.finish();
 }
 
@@ -45,11 +61,13 @@ extern const StepKind points{
     "points",
     "Points placed by a plan",
     {{"over", Holds::Layer, true, "A scene or a class map to place them over"},
+     {"band", Holds::Whole, false, "Of a file with several, from 0"},
      {"plan", Holds::Text, true, "How", {"random", "stratified"}},
      {"count", Holds::Whole, true, "Points in all, or in each class where stratified"},
      {"seed", Holds::Whole, true, "The same seed gives the same points"},
      {"apart", Holds::Number, false, "Smallest spacing, in the unit of the system"},
-     {"inside", Holds::Outline, false, "To place them in"}},
-    &run};
+     {"inside", Holds::Outline, false, "To place them in"},
+     {"fields", Holds::Text, false, "What is told of each beside its number", {"id", "class"}}},
+    &runPoints};
 }
 }  // namespace zp

@@ -32,7 +32,7 @@ Readings readLayers(StepRun& r, const std::vector<std::string>& from,
   return readings;
 }
 
-Product run(StepRun& r) {
+Product runReadings(StepRun& r) {
   const auto from = r.step().value("from", std::vector<std::string>()),
              lines = r.step().value("features", std::vector<std::string>());
   if (from.empty() && lines.empty()) throw Error("Nothing is chosen to read; choose one or more.");
@@ -69,6 +69,6 @@ extern const StepKind readings{
      {"features", Holds::Texts, false, "And features, such as index(ndvi)"},
      {"scene", Holds::Scene, false, "Whose features need no name, and on whose grid they are read"},
      {"with", Holds::Named, false, "Other scenes and products that the features name"}},
-    &run};
+    &runReadings};
 }
 }  // namespace zp

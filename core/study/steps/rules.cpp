@@ -5,7 +5,7 @@
 namespace zp {
 namespace {
 
-Product run(StepRun& r) {
+Product runRules(StepRun& r) {
   const Scope scope = r.scope();
   std::vector<Rule> rules;
   for (const auto& rule : r.step().at("rules"))
@@ -32,6 +32,6 @@ extern const StepKind rules{
      {"otherwise", Holds::Class, false, "The class where none holds; left out, none"},
      {"with", Holds::Named, false, "Other scenes and products that the rules name"},
      {"inside", Holds::Outline, false, "To cut to"}},
-    &run};
+    &runRules};
 }
 }  // namespace zp

@@ -47,7 +47,7 @@ std::vector<std::string> rowOf(StepRun& r, const std::string& id, const Legend& 
   return row;
 }
 
-Product run(StepRun& r) {
+Product runSeries(StepRun& r) {
   if (r.step().at("scenes").empty()) throw Error("No scene is chosen; choose one or more.");
   const Legend legend = legendOfStep(r.step().at("classes"));
   requireRising(r.step().at("at").get<std::vector<double>>(), legend);
@@ -78,6 +78,6 @@ extern const StepKind series{
      {"at", Holds::Numbers, true, "Thresholds, rising"},
      {"classes", Holds::Classes, true, "From low to high, one more than thresholds"},
      {"inside", Holds::Outline, false, "To cut to"}},
-    &run};
+    &runSeries};
 }
 }  // namespace zp

@@ -5,7 +5,7 @@
 namespace zp {
 namespace {
 
-Product run(StepRun& r) {
+Product runSharpen(StepRun& r) {
   const auto &scene = r.scene(), &sharp = r.scene("sharp");
   const auto band = r.step().value("band", size_t{0});
   if (band >= sharp.bands.size()) throw Error("The sharp band is gone; choose another.");
@@ -32,6 +32,6 @@ extern const StepKind sharpen{
      {"band", Holds::Whole, false, "The sharp band, from 0"},
      {"bands", Holds::Indices, false, "The coarse bands, from 0; all when left out"},
      {"how", Holds::Text, false, "The method", {"gram-schmidt", "brovey"}}},
-    &run};
+    &runSharpen};
 }
 }  // namespace zp

@@ -5,7 +5,7 @@
 namespace zp {
 namespace {
 
-Product run(StepRun& r) {
+Product runSpeckle(StepRun& r) {
   const auto& scene = r.scene();
   SpeckleFilter f;
   f.kind = r.step().value("how", "lee") == "refined-lee" ? SpeckleFilter::RefinedLee
@@ -26,6 +26,6 @@ extern const StepKind speckle{"speckle",
                                {"how", Holds::Text, false, "The filter", {"lee", "refined-lee"}},
                                {"window", Holds::Whole, false, "Pixels a side, odd"},
                                {"looks", Holds::Number, false, "Equivalent number of looks"}},
-                              &run};
+                              &runSpeckle};
 }
 }  // namespace zp

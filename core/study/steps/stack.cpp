@@ -5,7 +5,7 @@
 namespace zp {
 namespace {
 
-Product run(StepRun& r) {
+Product runStack(StepRun& r) {
   const auto& chosen = r.step().at("bands");
   std::vector<Scene> scenes;
   scenes.reserve(chosen.size());
@@ -46,6 +46,6 @@ extern const StepKind stack{
      {"type", Holds::Text, false, "Number type of the file"},
      {"scale", Holds::Number, false, "Of the stored numbers"},
      {"offset", Holds::Number, false, "Of the stored numbers"}},
-    &run};
+    &runStack};
 }
 }  // namespace zp

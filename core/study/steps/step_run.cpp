@@ -5,11 +5,13 @@
 #include "legend/class_map.h"
 #include "study/study_scope.h"
 
+namespace fs = std::filesystem;
+
 namespace zp {
 
 StepRun::StepRun(const Study& study, const Json& step, const Progress& progress,
-                 const Product* again)
-    : study_(study), progress_(progress), again_(again) {
+                 const Product* again, const StepFiles* files)
+    : study_(study), progress_(progress), again_(again), files_(files) {
   if (again != nullptr) {
     product = *again;
     ++product.revision;
@@ -103,8 +105,19 @@ std::vector<TrainingArea> StepRun::training(const std::string& crs) {
 void StepRun::begin(ProductKind kind, const std::string& ending, bool freshFile) {
   product.kind = kind;
   product.made = now();
+  if (files_ != nullptr) {
+    product.file = files_->file;
+    temporary = files_->temporary;
+    return;
+  }
   if (again_ == nullptr || freshFile) product.file = study_.freshFile(product.name, ending);
   temporary = outputs_.add(product.file);
+}
+
+fs::path StepRun::beside(const std::string& what) const {
+  if (files_ == nullptr) return {};
+  const auto at = files_->beside.find(what);
+  return at == files_->beside.end() ? fs::path() : at->second;
 }
 
 Product StepRun::finish() {
@@ -112,27 +125,29 @@ Product StepRun::finish() {
   return product;
 }
 
+Product StepRun::finishRaster(bool classes) {
+  if (files_ == nullptr) addOverviews(temporary, classes);
+  return finish();
+}
+
 // What the sheet of facts tells is kept with the product, so that its file need not be opened for
 // it.
 Product StepRun::finishScene(const Scene& like) {
-  addOverviews(temporary, false);
   product.date = like.date;
   const RasterFile made(temporary);
   product.facts["pixels"] = {made.grid().width, made.grid().height};
-  return finish();
+  return finishRaster();
 }
 
 Product StepRun::finishClassMap(const Progress& progress, const Legend& legend) {
-  addOverviews(temporary, true);
   product.facts["classes"] = toJson(classAreas(temporary, legend, progress));
   product.facts["legend"] = toJson(legendOf(RasterFile(temporary)));
-  return finish();
+  return finishRaster(true);
 }
 
 Product StepRun::finishPicture(const Statistics& statistics) {
-  addOverviews(temporary, false);
   product.facts.update(toJson(statistics));
-  return finish();
+  return finishRaster();
 }
 
 LegendClass classFrom(const Json& j, int code) {

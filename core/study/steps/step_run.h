@@ -6,6 +6,7 @@
 #include "index/scope.h"
 #include "index/statistics.h"
 #include "outline/layer.h"
+#include "study/step.h"
 #include "study/steps/step_kind.h"
 #include "study/study.h"
 
@@ -15,8 +16,10 @@ namespace zp {
 /// from then on: nothing can be read without being recorded. Error, in words, when it is gone.
 class StepRun {
  public:
-  /// `again`: the product that is made again; its name and id stay.
-  StepRun(const Study& study, const Json& step, const Progress& progress, const Product* again);
+  /// `again`: the product that is made again; its name and id stay. `files`: where it is written
+  /// to, when not into the study.
+  StepRun(const Study& study, const Json& step, const Progress& progress, const Product* again,
+          const StepFiles* files = nullptr);
 
   const Json& step() const { return product.step; }
   const Progress& progress() const { return progress_; }
@@ -43,8 +46,11 @@ class StepRun {
   /// Before anything is written to `temporary`: what is made. `freshFile`: beside the old one of a
   /// product made again, which may be written to until then.
   void begin(ProductKind kind, const std::string& ending, bool freshFile = false);
+  /// A further file that the caller wants beside it; empty when none is wanted.
+  std::filesystem::path beside(const std::string& what) const;
   Product finish();
   // The same for rasters, with overviews, and what the sheet of facts tells.
+  Product finishRaster(bool classes = false);
   Product finishScene(const Scene& like);
   /// `legend`: classes to list though they have no pixel.
   Product finishClassMap(const Progress& progress, const Legend& legend = {});
@@ -58,6 +64,7 @@ class StepRun {
   const Study& study_;
   const Progress& progress_;
   const Product* again_;
+  const StepFiles* files_;
   Outputs outputs_{true};
 };
 

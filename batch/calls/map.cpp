@@ -1,0 +1,117 @@
+#include <fmt/format.h>
+#include <fmt/ranges.h>
+
+#include "base/text.h"
+#include "calls.h"
+#include "file_step.h"
+#include "mapping/model.h"
+#include "training_arguments.h"
+
+namespace fs = std::filesystem;
+
+namespace zp {
+namespace {
+
+struct MapArguments {
+  SceneArguments scene;
+  TrainingArguments training;
+  OutputArguments output;
+  std::string method, confidence, model, modelOut;
+  std::vector<std::string> settings;
+
+  Json settingsOf(const Method& how) const {
+    Json given = Json::object();
+    for (const auto& s : settings) {
+      const size_t at = s.find('=');
+      if (at == std::string::npos)
+        throw CLI::ValidationError("--set", fmt::format("“{}” is not key=value.", s));
+      argument("--set", [&] {
+        const auto& parameter = parameterOf(how.parameters, s.substr(0, at), how.title);
+        given[parameter.id] = settingFromText(parameter, s.substr(at + 1));
+      });
+    }
+    return given;
+  }
+};
+
+Json runMap(const MapArguments& a, const Progress& progress) {
+  const Scope scope = a.scene.scope();
+  Outputs outputs(a.output.replace);
+  auto inputs = a.scene.files(scope);
+  if (!a.training.layer.empty()) inputs.push_back(fileOfLayer(a.training.layer));
+  if (!a.model.empty()) inputs.push_back(a.model);
+  StepFiles files{a.output.out, outputs.add(a.output.out, inputs)};
+  if (!a.confidence.empty()) files.beside["confidence"] = outputs.add(a.confidence, inputs);
+  if (!a.modelOut.empty()) files.beside["model"] = outputs.add(a.modelOut, inputs);
+  FileStep step("map");
+  step.scope(scope);
+  Model known;
+  if (a.model.empty()) {
+    step.training(readTrainingAreas(a.training.layer, a.training.fields, scope.grid.crs),
+                  scope.grid.crs);
+    step["method"] = a.method;
+    step["settings"] = a.settingsOf(method(a.method));
+  } else {
+    known = readModel(a.model);
+    step["model"] = a.model;
+  }
+  const auto lines = a.training.lines(scope, known.features);
+  step["features"] = lines;
+  const auto made = step.run(files, progress);
+  outputs.commit();
+  return {{"method", a.model.empty() ? a.method : known.method},
+          {"features", lines},
+          {"classes", made.facts.at("classes")},
+          {"training_pixels", made.facts.at("training_pixels")},
+          {"conflicts", made.facts.at("conflicts")},
+          {"outputs", names(outputs)}};
+}
+
+/// Each once, with the methods that have it: "priors=… (maximum-likelihood)".
+std::string settingsHelp() {
+  std::vector<std::string> ids;
+  for (const auto* m : methods())
+    for (const auto& p : m->parameters)
+      if (std::find(ids.begin(), ids.end(), p.id) == ids.end()) ids.push_back(p.id);
+  return fmt::format("Parameter of the method as key=value: {}; see zpatch methods",
+                     fmt::join(ids, ", "));
+}
+
+}  // namespace
+
+namespace calls {
+
+Call map(CLI::App& app) {
+  auto* call = app.add_subcommand("map", "Trained map of a scene");
+  auto a = std::make_shared<MapArguments>();
+  a->scene.addTo(*call, true);
+  a->training.addTo(*call, false);
+  a->output.addTo(*call, "Class map to write");
+  std::vector<std::string> ids, sure;
+  for (const auto* m : methods()) {
+    ids.push_back(m->id);
+    if (m->confidence) sure.push_back(m->id);
+  }
+  call->add_option("--method", a->method, fmt::format("One of {}", listed(ids)));
+  call->add_option("--set", a->settings, settingsHelp());
+  call->add_option("--confidence", a->confidence,
+                   fmt::format("GeoTIFF to write: probability of each pixel's class ({})",
+                               fmt::join(sure, ", ")));
+  call->add_option("--model-out", a->modelOut, "Model to write, for use on other scenes");
+  call->add_option("--model", a->model, "Model to use instead of --training and --method")
+      ->excludes("--training")
+      ->excludes("--method")
+      ->excludes("--set");
+  call->callback([a] {
+    a->scene.require("map");
+    if (!a->model.empty()) return;
+    if (a->training.layer.empty()) throw CLI::RequiredError("--training or --model");
+    if (a->method.empty()) throw CLI::RequiredError("--method");
+    argument("--method", [&] { method(a->method); });
+    a->settingsOf(method(a->method));
+  });
+  return {call, [a](const Progress& progress) { return runMap(*a, progress); }};
+}
+
+}  // namespace calls
+}  // namespace zp
