@@ -75,9 +75,12 @@ std::vector<float> valuesOf(const fs::path& file) {
 
 // A call on files and the step of a study are the same work.
 TEST_F(ZpatchStudy, ACallMakesWhatTheStepMakes) {
-  write("sheet.json", {index("Slope", "red * 2"),
-                       {{"do", "threshold"},
-                        {"product", "Slope"},
+  Json slope = index("Slope", "red * 2");
+  slope["as"] = "slope";
+  write("sheet.json", {slope,
+                       {{"as", "steps"},
+                        {"do", "threshold"},
+                        {"product", "slope"},
                         {"at", {0.5, 1.2}},
                         {"classes",
                          {{{"name", "low"}, {"colour", "#102030"}},
@@ -85,7 +88,7 @@ TEST_F(ZpatchStudy, ACallMakesWhatTheStepMakes) {
                           {{"name", "high"}, {"colour", "#708090"}}}},
                         {"name", "Steps"}},
                        {{"do", "points"},
-                        {"over", "Steps"},
+                        {"over", "steps"},
                         {"plan", "stratified"},
                         {"count", 4},
                         {"seed", 9},

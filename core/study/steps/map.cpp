@@ -7,11 +7,12 @@
 namespace zp {
 namespace {
 
-/// Of the model, when the step names neither features nor bands and the model knows any.
+/// When the step names neither features nor bands, those of the model, or all bands.
 std::vector<std::string> featuresOf(const Json& step, const Scene& scene, const Model& model) {
   if (step.contains("features")) return step["features"].get<std::vector<std::string>>();
-  const auto bands = step.value("bands", std::vector<size_t>());
-  if (bands.empty() && !model.features.empty()) return model.features;
+  if (!step.contains("bands") && !model.features.empty()) return model.features;
+  const auto bands =
+      step.contains("bands") ? step["bands"].get<std::vector<size_t>>() : bandsNamed("", scene);
   for (size_t b : bands) requireBand(scene, b);
   return bandLines(bands, scene);
 }
@@ -60,7 +61,8 @@ extern const StepKind map{
     "map",
     "A class map by a method trained on the study's training areas",
     {{"scene", Holds::Scene, true, "What is mapped, and whose features need no name"},
-     {"features", Holds::Texts, false, "What it is mapped by, such as band(nir), index(ndvi)"},
+     {"features", Holds::Texts, false,
+      "What it is mapped by, such as band(nir), index(ndvi); all bands when left out"},
      {"bands", Holds::Indices, false, "Instead of features: numbers of bands, from 0"},
      {"with", Holds::Named, false, "Other scenes and products that the features name"},
      {"method", Holds::Text, false, "One of those that zpatch methods tells"},
