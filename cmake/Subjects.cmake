@@ -45,7 +45,7 @@ function(zp_together target)
   set_target_properties(${target} PROPERTIES UNITY_BUILD ON UNITY_BUILD_BATCH_SIZE 6)
 endfunction()
 
-# zp_kernel(TARGET FILE): the same source for baseline x86-64 and for x86-64-v3, as namespaces
+# zp_kernel(TARGET FILE option...): the same source for baseline x86-64 and for x86-64-v3, as namespaces
 # `baseline` and `v3`; the caller chooses at run time with base/cpu.h.
 function(zp_kernel target file)
   get_filename_component(stem ${file} NAME_WE)
@@ -53,7 +53,7 @@ function(zp_kernel target file)
     set(object ${target}_${stem}_${level})
     add_library(${object} OBJECT ${file})
     target_compile_definitions(${object} PRIVATE ZP_LEVEL=${level})
-    target_compile_options(${object} PRIVATE -O3 -Wno-psabi)
+    target_compile_options(${object} PRIVATE -O3 -Wno-psabi ${ARGN})
     target_include_directories(${object} PRIVATE $<TARGET_PROPERTY:${target},INCLUDE_DIRECTORIES>)
     target_link_libraries(${object} PRIVATE zp_options)
     if(level STREQUAL v3)

@@ -7,10 +7,11 @@
 #include <cmath>
 #include <limits>
 
+#include "base/cpu.h"
 #include "base/error.h"
 #include "base/nan.h"
 #include "grid/gdal_start.h"
-#include "grid/stored_values.h"
+#include "grid/stored_values_kernel.h"
 
 namespace zp {
 
@@ -289,9 +290,10 @@ void RasterFile::read(int band, Window w, const Conversion& c, float* out, int o
   if (fitsFloat(type)) {
     rawRead(band, w, out, ow, oh, GDT_Float32);
     const bool whole = type != NumberType::Float32;
-    std::optional<float> nodata;
-    if (c.nodata) nodata = static_cast<float>(*c.nodata);
-    if (!plain || nodata || !whole) storedToValues(out, n, nodata, c.scale, c.offset);
+    const float none = c.nodata ? static_cast<float>(*c.nodata) : kNan;
+    if (!plain || c.nodata || !whole)
+      (cpuHasV3() ? &v3::storedToValues : &baseline::storedToValues)(out, n, none, c.scale,
+                                                                     c.offset);
   } else {
     std::vector<double> wide(n);
     rawRead(band, w, wide.data(), ow, oh, GDT_Float64);

@@ -1,6 +1,8 @@
 // Compiled twice (see zp_kernel); plain loops and vector types only, as in formula_kernel.cpp.
 #include "mapping/distance_kernel.h"
 
+#include <utility>
+
 namespace zp::ZP_LEVEL {
 namespace {
 
@@ -23,19 +25,24 @@ inline Lane pick(Mask m, Lane yes, Lane no) {
   return m ? yes : no;
 }
 
-/// Mahalanobis² as |L⁻¹ (x − mean)|², with L L' the covariance.
+/// Mahalanobis² as |L⁻¹ (x − mean)|², with L L' the covariance. kBands: as many as there are, known
+/// when it is compiled, so that the loops below need no counting; 0 for any number.
+template <int kBands>
 inline Pair whitened(const DistanceModel& m, int c, const Pair* x) {
-  Pair d[kMostBands];
-  const float* mean = m.means + c * m.bands;
-  for (int b = 0; b < m.bands; ++b) d[b] = {x[b].a - mean[b], x[b].b - mean[b]};
-  const float* row = m.whitening + c * (m.bands * (m.bands + 1) / 2);
+  const int bands = kBands > 0 ? kBands : m.bands;
+  Pair d[kBands > 0 ? kBands : kMostBands];
+  const float* mean = m.means + c * bands;
+#pragma GCC unroll 16
+  for (int b = 0; b < bands; ++b) d[b] = {x[b].a - mean[b], x[b].b - mean[b]};
+  const float* row = m.whitening + c * (bands * (bands + 1) / 2);
   Pair sum{Lane{}, Lane{}};
   const auto add = [&sum](const Pair& y) { sum.a += y.a * y.a, sum.b += y.b * y.b; };
   // Two rows at a time: four sums that do not wait for each other.
-  int j = 0;
-  for (; j + 1 < m.bands; j += 2) {
+#pragma GCC unroll 8
+  for (int j = 0; j + 1 < bands; j += 2) {
     const float* next = row + j + 1;
     Pair y{Lane{}, Lane{}}, z = y;
+#pragma GCC unroll 16
     for (int k = 0; k <= j; ++k) {
       y.a += row[k] * d[k].a;
       y.b += row[k] * d[k].b;
@@ -48,9 +55,10 @@ inline Pair whitened(const DistanceModel& m, int c, const Pair* x) {
     add(z);
     row = next + j + 2;
   }
-  if (j < m.bands) {
+  if (bands % 2 == 1) {
     Pair y{Lane{}, Lane{}};
-    for (int k = 0; k <= j; ++k) {
+#pragma GCC unroll 16
+    for (int k = 0; k < bands; ++k) {
       y.a += row[k] * d[k].a;
       y.b += row[k] * d[k].b;
     }
@@ -82,12 +90,12 @@ inline void challenge(Winner& w, Lane score, Lane squared, int c) {
   w.index = better ? (Mask{} + c) : w.index;
 }
 
-template <bool kLikelihood>
+template <bool kLikelihood, int kBands>
 inline void sixteen(const DistanceModel& m, const Pair* x, int16_t* best, float* squared) {
   const Lane lowest = Lane{} - 3.4e38f;
   Winner first{lowest, Lane{}, Mask{} - 1}, second = first;
   for (int c = 0; c < m.classes; ++c) {
-    const Pair d = kLikelihood ? whitened(m, c, x) : euclidean(m, c, x);
+    const Pair d = kLikelihood ? whitened<kBands>(m, c, x) : euclidean(m, c, x);
     const float weight = kLikelihood ? 0.5f : 1.0f;
     const float offset = kLikelihood ? m.offsets[c] : 0.0f;
     challenge(first, offset - weight * d.a, d.a, c);
@@ -101,14 +109,14 @@ inline void sixteen(const DistanceModel& m, const Pair* x, int16_t* best, float*
   }
 }
 
-template <bool kLikelihood>
+template <bool kLikelihood, int kBands>
 void classify(const DistanceModel& m, const float* const* bands, size_t n, int16_t* best,
               float* squared) {
   Pair x[kMostBands];
   size_t p = 0;
   for (; p + kStep <= n; p += kStep) {
     for (int b = 0; b < m.bands; ++b) x[b] = {load(bands[b] + p), load(bands[b] + p + kLanes)};
-    sixteen<kLikelihood>(m, x, best + p, squared + p);
+    sixteen<kLikelihood, kBands>(m, x, best + p, squared + p);
   }
   if (p == n) return;
   float rest[kStep], restSquared[kStep];
@@ -117,20 +125,32 @@ void classify(const DistanceModel& m, const float* const* bands, size_t n, int16
     for (size_t i = 0; i < kStep; ++i) rest[i] = bands[b][p + i < n ? p + i : n - 1];
     x[b] = {load(rest), load(rest + kLanes)};
   }
-  sixteen<kLikelihood>(m, x, restBest, restSquared);
+  sixteen<kLikelihood, kBands>(m, x, restBest, restSquared);
   for (size_t i = 0; p + i < n; ++i) best[p + i] = restBest[i], squared[p + i] = restSquared[i];
 }
+
+using Kernel = void (*)(const DistanceModel&, const float* const*, size_t, int16_t*, float*);
+
+/// For each number of bands, the one made for it.
+template <class>
+struct BySize;
+template <int... kBands>
+struct BySize<std::integer_sequence<int, kBands...>> {
+  static constexpr Kernel kernels[] = {&classify<true, kBands>...};
+};
 
 }  // namespace
 
 void likelihood(const DistanceModel& m, const float* const* bands, size_t n, int16_t* best,
                 float* squared) {
-  classify<true>(m, bands, n, best, squared);
+  constexpr int kMade = 16;
+  const auto& kernels = BySize<std::make_integer_sequence<int, kMade + 1>>::kernels;
+  kernels[m.bands <= kMade ? m.bands : 0](m, bands, n, best, squared);
 }
 
 void nearestMean(const DistanceModel& m, const float* const* bands, size_t n, int16_t* best,
                  float* squared) {
-  classify<false>(m, bands, n, best, squared);
+  classify<false, 0>(m, bands, n, best, squared);
 }
 
 }  // namespace zp::ZP_LEVEL
