@@ -34,7 +34,7 @@ int likelihoodByHand(const SignatureSet& set, const Eigen::VectorXd& x,
 }
 
 TEST(MaximumLikelihood, AgreesWithADirectDoubleEvaluation) {
-  for (size_t bands : {1u, 2u, 5u, 8u, 13u}) {
+  for (size_t bands : {1u, 2u, 3u, 5u, 8u, 13u, 16u, 17u, 24u}) {
     const SignatureSet set = randomSignatures(bands, 7, 40 + bands);
     Json settings = Json::object();
     std::vector<double> priors(7, 1.0 / 7);
