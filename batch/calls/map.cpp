@@ -59,12 +59,14 @@ Json runMap(const MapArguments& a, const Progress& progress) {
   step["features"] = lines;
   const auto made = step.run(files, progress);
   outputs.commit();
-  return {{"method", a.model.empty() ? a.method : known.method},
-          {"features", lines},
-          {"classes", made.facts.at("classes")},
-          {"training_pixels", made.facts.at("training_pixels")},
-          {"conflicts", made.facts.at("conflicts")},
-          {"outputs", names(outputs)}};
+  Json result = {{"method", a.model.empty() ? a.method : known.method},
+                 {"features", lines},
+                 {"classes", made.facts.at("classes")},
+                 {"training_pixels", made.facts.at("training_pixels")},
+                 {"conflicts", made.facts.at("conflicts")},
+                 {"outputs", names(outputs)}};
+  if (made.facts.contains("training")) result["training"] = made.facts["training"];
+  return result;
 }
 
 /// Each once, with the methods that have it: "priors=… (maximum-likelihood)".

@@ -29,5 +29,7 @@ void nearestMean(const DistanceModel& m, const float* const* bands, size_t n, in
 }  // namespace v3
 
 inline constexpr int kMostBands = 64, kMostClasses = 1024;
+/// Pixels that kernels are given at once: what they need stays in the nearest cache.
+inline constexpr size_t kKernelChunk = 1024;
 
 }  // namespace zp

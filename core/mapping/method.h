@@ -25,6 +25,8 @@ class Classifier {
                         float* confidence) const;
   /// What it has learned, for Method::read.
   virtual Json toJson() const = 0;
+  /// What is worth telling of how it learned; empty for nothing. Kept by toJson.
+  virtual Json facts() const { return Json::object(); }
 };
 
 /// A trained method: what is said of it, its parameters, and how it learns. One file pair each in

@@ -56,7 +56,7 @@ Json toJson(const Model& m) {
 }
 
 Model readModel(const std::filesystem::path& file) {
-  const Json raw = readJson(file, "zany-patch-model", 2, 16u << 20);
+  const Json raw = readJson(file, "zany-patch-model", 2, 128u << 20);
   Model m;
   try {
     const Json json = asNow(raw);

@@ -12,7 +12,7 @@ namespace zp {
 void writeWinners(DistanceKernel kernel, const DistanceModel& model,
                   const std::vector<uint16_t>& codes, std::optional<double> reject,
                   const std::vector<const float*>& values, size_t n, uint16_t* out) {
-  constexpr size_t kChunk = 1024;
+  constexpr size_t kChunk = kKernelChunk;
   int16_t best[kChunk];
   float squared[kChunk];
   const float farthest =

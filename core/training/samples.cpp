@@ -124,4 +124,18 @@ Samples drawSamples(const FeatureReader& reader, const std::vector<TrainingArea>
   return samples;
 }
 
+std::vector<size_t> drawnPerClass(const Samples& samples, size_t most, uint64_t seed) {
+  std::map<int, std::vector<std::pair<uint64_t, size_t>>> keyed;
+  for (size_t i = 0; i < samples.size(); ++i) keyed[samples.codes[i]].push_back({mix(seed, i), i});
+  std::vector<size_t> drawn;
+  for (auto& [code, all] : keyed) {
+    if (all.size() > most)
+      std::nth_element(all.begin(), all.begin() + static_cast<std::ptrdiff_t>(most), all.end());
+    all.resize(std::min(most, all.size()));
+    for (const auto& [key, i] : all) drawn.push_back(i);
+  }
+  std::sort(drawn.begin(), drawn.end());
+  return drawn;
+}
+
 }  // namespace zp

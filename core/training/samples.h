@@ -43,4 +43,8 @@ Samples drawSamples(const FeatureReader& reader, const std::vector<TrainingArea>
                     const Legend& legend, const SampleLimit& limit = {},
                     const Progress& progress = Progress());
 
+/// Which samples a method learns from that takes at most so many of a class: by rising number, of
+/// each class the same ones for the same seed, each with the same chance.
+std::vector<size_t> drawnPerClass(const Samples& samples, size_t most, uint64_t seed);
+
 }  // namespace zp

@@ -51,6 +51,8 @@ Product runMap(StepRun& r) {
   r.product.facts = {{"training_pixels", model.trainingPixels},
                      {"conflicts", model.conflicts},
                      {"scene", scene.name}};
+  if (const Json facts = model.classifier->facts(); !facts.empty())
+    r.product.facts["training"] = facts;
   return r.finishClassMap(r.progress().part(0.85, 1), model.legend);
 }
 

@@ -1,0 +1,32 @@
+#pragma once
+#include "mapping/method.h"
+#include "mapping/standard.h"
+
+namespace zp {
+
+/// k nearest neighbours (Fix and Hodges 1951; Cover and Hart 1967): the class that most of the k
+/// nearest training pixels have; of classes with equally many, the one with the nearest of them.
+/// They are found in a k-d tree (Bentley 1975). Confidence: the share of the k.
+class NearestNeighbours : public Classifier {
+ public:
+  NearestNeighbours(const Samples& samples, const Json& settings);
+  NearestNeighbours(const Json& learned, const Json& settings);
+  ~NearestNeighbours() override;
+  size_t features() const override { return scale_.features(); }
+  std::vector<int> classes() const override;
+  void classify(const std::vector<const float*>& values, size_t n, uint16_t* codes) const override;
+  void classify(const std::vector<const float*>& values, size_t n, uint16_t* codes,
+                float* confidence) const override;
+  Json toJson() const override;
+
+ private:
+  struct Tree;
+  void plant();
+  size_t neighbours_;
+  Standard scale_;
+  std::vector<float> values_;  // scaled, sample by sample
+  std::vector<uint16_t> codes_;
+  std::unique_ptr<Tree> tree_;
+};
+
+}  // namespace zp

@@ -1,0 +1,29 @@
+#pragma once
+#include <vector>
+
+#include "base/json.h"
+#include "training/samples.h"
+
+namespace zp {
+
+/// Features brought to one scale: (value − mean) ÷ spread, of the samples. A feature that does not
+/// vary is left where it is, around 0.
+struct Standard {
+  std::vector<double> mean, spread;
+
+  size_t features() const { return mean.size(); }
+  float of(float value, size_t feature) const {
+    return static_cast<float>((static_cast<double>(value) - mean[feature]) / spread[feature]);
+  }
+};
+
+/// Of the samples named.
+Standard standardOf(const Samples& samples, const std::vector<size_t>& which);
+/// That changes nothing.
+Standard noStandard(size_t features);
+
+Json toJson(const Standard& standard);
+/// Error: not such, a spread that is not above 0.
+Standard standardFrom(const Json& json);
+
+}  // namespace zp
