@@ -51,6 +51,8 @@ void SettingsPanel::offer(const std::vector<Parameter>& parameters, const Json& 
     if (item->widget() != nullptr) item->widget()->hide(), item->widget()->deleteLater();
     delete item;
   }
+  auto* seldom = new QWidget;
+  seldom_ = columnIn(seldom);
   for (const auto& p : parameters) {
     const Json value = values.value(p.id, p.initial);
     switch (p.type) {
@@ -70,6 +72,28 @@ void SettingsPanel::offer(const std::vector<Parameter>& parameters, const Json& 
         controls_.push_back(field(p, value));
     }
   }
+  foldSeldom(seldom, values);
+}
+
+/// Unfolded where one of them is not as it is from the start.
+void SettingsPanel::foldSeldom(QWidget* seldom, const Json& values) {
+  layout_->addWidget(seldom);
+  bool any = false, own = false;
+  for (const auto& c : controls_) {
+    any = any || c.parameter.seldom;
+    own = own || (c.parameter.seldom && values.contains(c.parameter.id));
+  }
+  if (!any) return seldom->hide();
+  auto* more = linkButton("");
+  more->setObjectName("moreSettings");
+  layout_->insertWidget(layout_->count() - 1, more, 0, Qt::AlignLeft);
+  const auto show = [this, seldom, more](bool open) {
+    open_ = open;
+    seldom->setVisible(open);
+    more->setText(open ? txt("Less") : txt("More…"));
+  };
+  show(open_ || own);
+  connect(more, &QPushButton::clicked, seldom, [this, show] { show(!open_); });
 }
 
 Json SettingsPanel::values() const {
@@ -84,13 +108,31 @@ Json SettingsPanel::values() const {
 void SettingsPanel::addRow(const Parameter& p, QWidget* control) {
   control->setObjectName(q(p.id));
   control->setToolTip(txt(p.about));
-  layout_->addWidget(fieldRow(txt(p.title), {control}));
+  (p.seldom ? seldom_ : layout_)->addWidget(fieldRow(txt(p.title), {control}));
+}
+
+/// A few digits do not need a line of their own.
+void SettingsPanel::addShort(const Parameter& p, QLineEdit* edit) {
+  edit->setObjectName(q(p.id));
+  edit->setToolTip(txt(p.about));
+  edit->setFixedWidth(QFontMetrics(textFont()).horizontalAdvance("1000000000"));
+  auto* layout = p.seldom ? seldom_ : layout_;
+  auto* last = layout->count() == 0 ? nullptr : layout->itemAt(layout->count() - 1)->widget();
+  if (last == nullptr || last->property("short").isNull()) {
+    last = wrapping({}, 12);
+    last->setProperty("short", true);
+    layout->addWidget(last);
+  }
+  const QString title = txt(p.title);
+  last->layout()->addWidget(
+      fieldRow(title, {edit}, QFontMetrics(textFont()).horizontalAdvance(title) + 4));
 }
 
 SettingsPanel::Control SettingsPanel::field(const Parameter& p, const Json& value) {
   auto* edit = new QLineEdit(q(textOf(p, value)));
   if (!p.unset.empty()) edit->setPlaceholderText(txt(p.unset));
-  addRow(p, edit);
+  const bool few = p.type == Parameter::Type::Whole && p.unset.empty();
+  few ? addShort(p, edit) : addRow(p, edit);
   connect(edit, &QLineEdit::textChanged, this, &SettingsPanel::changed);
   return {p, [p, edit]() -> Json {
             const auto text = edit->text().trimmed().toStdString();

@@ -38,8 +38,12 @@ class SettingsPanel : public QWidget {
                  const std::vector<std::pair<std::string, QString>>& choices);
   Control shares(const Parameter& p, const Json& value, const std::vector<LegendClass>& classes);
   void addRow(const Parameter& p, QWidget* control);
+  void addShort(const Parameter& p, QLineEdit* edit);
+  void foldSeldom(QWidget* seldom, const Json& values);
 
   QVBoxLayout* layout_;
+  QVBoxLayout* seldom_ = nullptr;  // what is folded away
+  bool open_ = false;              // and whether it is seen
   std::vector<Control> controls_;
 };
 

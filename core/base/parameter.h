@@ -27,6 +27,7 @@ struct Parameter {
   double highest = std::numeric_limits<double>::infinity();  // of a whole number: the lowest is
   std::vector<std::pair<std::string, std::string>> choices = {};  // id, title
   std::string unset = {};  // what it means to leave it out: "never"
+  bool seldom = false;     // set by those who know why: the window folds it away
 };
 
 /// Values by the ids of parameters: what is given, checked, and the initial values of the rest.

@@ -1,10 +1,11 @@
 // The Training and Mapping desks, worked by mouse and keys on the demo study.
+#include "charts/bar_list.h"
+#include "desks/mapping/mapping_desk.h"
 #include "legend/class_map.h"
+#include "mapping/method.h"
 #include "outline/layer.h"
 #include "shell/facts.h"
 #include "support/rasters.h"
-#include "desks/mapping/mapping_desk.h"
-#include "mapping/method.h"
 #include "window_fixture.h"
 
 namespace zp {
@@ -156,6 +157,38 @@ TEST_F(MappingDeskWindow, MinimumDistanceOverChosenBands) {
   const Legend legend = legendOf(RasterFile(map().file));
   EXPECT_EQ(legend.find(4)->name, "Reedbed");
   EXPECT_EQ(colourText(legend.find(4)->colour), "#ba9658");
+}
+
+TEST_F(MappingDeskWindow, AForestTellsWhatPartedTheClasses) {
+  const auto seen = [&](const char* name) {
+    const auto all = w().findChildren<QWidget*>(name);
+    return std::any_of(all.begin(), all.end(), [](auto* part) { return part->isVisible(); });
+  };
+  EXPECT_FALSE(seen("importance"));
+  d().click("method-random-forest");
+  EXPECT_TRUE(seen("trees"));
+  // What is seldom set is folded away, and stays open once it was opened.
+  EXPECT_FALSE(seen("depth"));
+  d().click("moreSettings");
+  EXPECT_TRUE(seen("depth"));
+  d().click("method-minimum-distance");
+  d().click("method-random-forest");
+  EXPECT_TRUE(seen("depth"));
+  d().press("trees", "20");
+  d().make("primary", "the map");
+  EXPECT_EQ(map().step["settings"], (Json{{"trees", 20}}));
+  auto* bars = d().find<BarList>("importance");
+  ASSERT_EQ(bars->bars().size(), 5);
+  EXPECT_GE(bars->bars()[0].value, bars->bars()[4].value);
+  const double known = map().facts["training"]["out_of_bag"];
+  EXPECT_GT(known, 0.8);
+  EXPECT_EQ(d().find<QLabel>("outOfBag")->text(), decimal(known * 100, 1) + " %");
+  d().click("allImportance");
+  EXPECT_EQ(bars->bars().size(), 8);
+  // Another method tells nothing of that.
+  d().click("method-spectral-angle");
+  d().make("primary", "the other map");
+  EXPECT_FALSE(seen("importance"));
 }
 
 TEST_F(MappingDeskWindow, AMapIsCutToTheStudyArea) {

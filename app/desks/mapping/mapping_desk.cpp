@@ -2,12 +2,14 @@
 
 #include "desks/mapping/mapped_areas.h"
 #include "desks/mapping/trained_panel.h"
+#include "desks/mapping/what_parted.h"
 
 namespace zp {
 
 MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, txt("Mapping")) {
   nameScene();
   addPanel(new TrainedPanel(bench));
+  addPanel(new WhatParted(bench));
   addPanel(new MappedAreas(bench));
   body()->addStretch();
 }

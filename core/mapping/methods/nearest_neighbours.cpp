@@ -156,7 +156,8 @@ extern const Method nearestNeighbours{
                                    "other units count alike, or in the numbers as they are."),
                     .type = Parameter::Type::Choice,
                     .initial = "spread",
-                    .choices = {{"spread", words("by the spread")}, {"none", words("as it is")}}},
+                    .choices = {{"spread", words("by the spread")}, {"none", words("as it is")}},
+                    .seldom = true},
                    {.id = "pixels",
                     .title = words("Pixels of a class"),
                     .about = words("Training pixels that are kept of each class at most, drawn at "
@@ -171,7 +172,8 @@ extern const Method nearestNeighbours{
                     .type = Parameter::Type::Whole,
                     .initial = 1,
                     .lowest = 0,
-                    .highest = 1e9}},
+                    .highest = 1e9,
+                    .seldom = true}},
     .confidence = true,
     .train = &learnNeighbours,
     .read = &readNeighbours};

@@ -100,7 +100,8 @@ extern const Method randomForest{
                     .type = Parameter::Type::Whole,
                     .initial = 20,
                     .lowest = 1,
-                    .highest = 25},
+                    .highest = 25,
+                    .seldom = true},
                    {.id = "features",
                     .title = words("Features a split"),
                     .about = words("How many features, drawn anew, are tried at each split. Fewer "
@@ -108,7 +109,8 @@ extern const Method randomForest{
                     .type = Parameter::Type::Whole,
                     .lowest = 1,
                     .highest = 64,
-                    .unset = words("the root of their number")},
+                    .unset = words("the root of their number"),
+                    .seldom = true},
                    {.id = "pixels",
                     .title = words("Pixels of a class"),
                     .about = words("Training pixels that are used of each class at most, drawn at "
@@ -123,7 +125,8 @@ extern const Method randomForest{
                     .type = Parameter::Type::Whole,
                     .initial = 1,
                     .lowest = 0,
-                    .highest = 1e9}},
+                    .highest = 1e9,
+                    .seldom = true}},
     .confidence = true,
     .train = &learnForest,
     .read = &readForest};
