@@ -166,14 +166,15 @@ TEST_F(MappingDeskWindow, AForestTellsWhatPartedTheClasses) {
   };
   EXPECT_FALSE(seen("importance"));
   d().click("method-random-forest");
-  EXPECT_TRUE(seen("trees"));
+  d().until([&] { return seen("trees"); }, "the parameters of the forest");
   // What is seldom set is folded away, and stays open once it was opened.
   EXPECT_FALSE(seen("depth"));
   d().click("moreSettings");
-  EXPECT_TRUE(seen("depth"));
+  d().until([&] { return seen("depth"); }, "the parameters that were folded away");
   d().click("method-minimum-distance");
+  d().until([&] { return !seen("trees"); }, "the parameters of the other method");
   d().click("method-random-forest");
-  EXPECT_TRUE(seen("depth"));
+  d().until([&] { return seen("depth") && seen("trees"); }, "the parameters as they were left");
   d().press("trees", "20");
   d().make("primary", "the map");
   EXPECT_EQ(map().step["settings"], (Json{{"trees", 20}}));
@@ -188,6 +189,7 @@ TEST_F(MappingDeskWindow, AForestTellsWhatPartedTheClasses) {
   // Another method tells nothing of that.
   d().click("method-spectral-angle");
   d().make("primary", "the other map");
+  d().settle();
   EXPECT_FALSE(seen("importance"));
 }
 
