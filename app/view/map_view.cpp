@@ -170,7 +170,9 @@ void MapView::paintPicture(QPainter& p, const Picture& picture, const QRect& cli
     const double size = TileStore::kSize * piece.unitsPerPixel;
     const QPointF a = toScreen({piece.left, piece.top}),
                   b = toScreen({piece.left + size, piece.top - size});
-    return QRect(a.toPoint(), b.toPoint() - QPoint(1, 1));  // whole pixels, so that no seam shows
+    // Whole pixels, so that no seam shows; what lies beyond all screens is drawn nowhere.
+    const auto whole = [](double v) { return std::abs(v) < 1e8 ? qRound(v) : 0; };
+    return QRect(QPoint(whole(a.x()), whole(a.y())), QPoint(whole(b.x()) - 1, whole(b.y()) - 1));
   };
   const double span = TileStore::kSize * std::exp2(level);
   const Place first = toMap(clip.topLeft()), last = toMap(clip.bottomRight() + QPoint(1, 1));

@@ -31,7 +31,7 @@ class LabellingSheet : public QWidget {
     MapView* view;
     QLabel* caption;
     QComboBox* picture;
-    double span;  // map units across
+    double span = 300;  // map units across; set when the desk opens
     QString name;
   };
   struct Curves {
