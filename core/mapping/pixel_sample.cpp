@@ -5,7 +5,6 @@
 #include "base/error.h"
 #include "base/random.h"
 #include "grid/block_pipeline.h"
-#include "index/statistics.h"
 
 namespace zp {
 namespace {
@@ -55,13 +54,7 @@ PixelSample drawPixels(const FeatureReader& reader, size_t wanted, uint64_t seed
 
 Standard standardOf(const PixelSample& sample) {
   Standard s;
-  for (const auto& column : sample.columns) {
-    Statistics statistics;
-    statistics.add(column.data(), column.size());
-    const double spread = statistics.sd();
-    s.mean.push_back(statistics.mean);
-    s.spread.push_back(spread > 0 ? spread : 1);
-  }
+  for (const auto& column : sample.columns) addFeature(s, column);
   return s;
 }
 

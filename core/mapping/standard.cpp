@@ -7,16 +7,20 @@
 
 namespace zp {
 
+void addFeature(Standard& standard, const std::vector<float>& values) {
+  Statistics statistics;
+  statistics.add(values.data(), values.size());
+  const double spread = statistics.sd();
+  standard.mean.push_back(statistics.mean);
+  standard.spread.push_back(spread > 0 ? spread : 1);
+}
+
 Standard standardOf(const Samples& samples, const std::vector<size_t>& which) {
   Standard s;
   std::vector<float> values(which.size());
   for (size_t f = 0; f < samples.features.size(); ++f) {
     for (size_t i = 0; i < which.size(); ++i) values[i] = samples.sample(which[i])[f];
-    Statistics statistics;
-    statistics.add(values.data(), values.size());
-    const double spread = statistics.sd();
-    s.mean.push_back(statistics.mean);
-    s.spread.push_back(spread > 0 ? spread : 1);
+    addFeature(s, values);
   }
   return s;
 }

@@ -17,6 +17,8 @@ struct Standard {
   }
 };
 
+/// Takes in one more feature, by its values.
+void addFeature(Standard& standard, const std::vector<float>& values);
 /// Of the samples named.
 Standard standardOf(const Samples& samples, const std::vector<size_t>& which);
 /// That changes nothing.

@@ -8,6 +8,7 @@
 #include "base/error.h"
 #include "base/nan.h"
 #include "base/words.h"
+#include "mapping/drawn_pixels.h"
 
 namespace zp {
 namespace {
@@ -158,22 +159,10 @@ extern const Method nearestNeighbours{
                     .initial = "spread",
                     .choices = {{"spread", words("by the spread")}, {"none", words("as it is")}},
                     .seldom = true},
-                   {.id = "pixels",
-                    .title = words("Pixels of a class"),
-                    .about = words("Training pixels that are kept of each class at most, drawn at "
-                                   "random. More are slower."),
-                    .type = Parameter::Type::Whole,
-                    .initial = 1000,
-                    .lowest = 10,
-                    .highest = 20000},
-                   {.id = "seed",
-                    .title = words("Seed"),
-                    .about = words("The same seed draws the same pixels."),
-                    .type = Parameter::Type::Whole,
-                    .initial = 1,
-                    .lowest = 0,
-                    .highest = 1e9,
-                    .seldom = true}},
+                   pixelsOfAClass(
+                       words("Training pixels that are kept of each class at most, drawn at "
+                             "random. More are slower.")),
+                   seedOfTheDraw()},
     .confidence = true,
     .train = &learnNeighbours,
     .read = &readNeighbours};

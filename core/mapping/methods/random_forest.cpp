@@ -5,6 +5,7 @@
 #include "base/error.h"
 #include "base/nan.h"
 #include "base/words.h"
+#include "mapping/drawn_pixels.h"
 #include "mapping/grow_forest.h"
 
 namespace zp {
@@ -111,22 +112,10 @@ extern const Method randomForest{
                     .highest = 64,
                     .unset = words("the root of their number"),
                     .seldom = true},
-                   {.id = "pixels",
-                    .title = words("Pixels of a class"),
-                    .about = words("Training pixels that are used of each class at most, drawn at "
-                                   "random. More take longer to train."),
-                    .type = Parameter::Type::Whole,
-                    .initial = 1000,
-                    .lowest = 10,
-                    .highest = 20000},
-                   {.id = "seed",
-                    .title = words("Seed"),
-                    .about = words("The same seed gives the same trees."),
-                    .type = Parameter::Type::Whole,
-                    .initial = 1,
-                    .lowest = 0,
-                    .highest = 1e9,
-                    .seldom = true}},
+                   pixelsOfAClass(
+                       words("Training pixels that are used of each class at most, drawn at "
+                             "random. More take longer to train.")),
+                   seedOfTheDraw()},
     .confidence = true,
     .train = &learnForest,
     .read = &readForest};
