@@ -12,6 +12,8 @@ Call readings(CLI::App& app);
 Call matrix(CLI::App& app);
 Call signatures(CLI::App& app);
 Call map(CLI::App& app);
+Call cluster(CLI::App& app);
+Call nameClusters(CLI::App& app);
 Call listOfMethods(CLI::App& app);
 Call listOfFeatures(CLI::App& app);
 Call import(CLI::App& app);
@@ -24,10 +26,11 @@ Call record(CLI::App& app);
 // In the order of the help.
 std::vector<Call> addCalls(CLI::App& app) {
   std::vector<Call> all;
-  for (auto* add : {&calls::look, &calls::index, &calls::threshold, &calls::areas, &calls::points,
-                    &calls::readings, &calls::matrix, &calls::signatures, &calls::map,
-                    &calls::listOfMethods, &calls::listOfFeatures, &calls::import,
-                    &calls::composite, &calls::change, &calls::run, &calls::record})
+  for (auto* add :
+       {&calls::look, &calls::index, &calls::threshold, &calls::areas, &calls::points,
+        &calls::readings, &calls::matrix, &calls::signatures, &calls::map, &calls::cluster,
+        &calls::nameClusters, &calls::listOfMethods, &calls::listOfFeatures, &calls::import,
+        &calls::composite, &calls::change, &calls::run, &calls::record})
     all.push_back(add(app));
   return all;
 }

@@ -16,6 +16,7 @@ std::string FileStep::idOf(const fs::path& file) {
   Product p;
   p.name = file.stem().string();
   p.file = file;
+  p.facts = Json::object();
   return study_.addProduct(p);
 }
 

@@ -1,7 +1,5 @@
 #include "training_arguments.h"
 
-#include "feature/feature_kind.h"
-
 namespace zp {
 
 void TrainingArguments::addTo(CLI::App& app, bool required) {
@@ -11,19 +9,7 @@ void TrainingArguments::addTo(CLI::App& app, bool required) {
   if (required) code->required();
   training->needs(code);
   app.add_option("--name", fields.name, "Field with the class name");
-  auto* only = app.add_option("--bands", bands, "Bands, such as 1,2,5; all by default");
-  app.add_option("--features", features,
-                 "Features, each by its line, such as band(nir) or index(ndvi) of july; see "
-                 "zpatch features")
-      ->excludes(only);
-}
-
-std::vector<std::string> TrainingArguments::lines(const Scope& scope,
-                                                  const std::vector<std::string>& known) const {
-  if (!features.empty()) return features;
-  if (bands.empty() && !known.empty()) return known;
-  const Scene& scene = scope.scenes[0].scene;
-  return bandLines(bandsNamed(bands, scene), scene);
+  features.addTo(app);
 }
 
 }  // namespace zp

@@ -3,6 +3,7 @@
 #include "arguments.h"
 #include "base/text.h"
 #include "calls.h"
+#include "feature/feature_kind.h"
 #include "file_step.h"
 #include "index/import_classes.h"
 #include "scene/make_scene.h"

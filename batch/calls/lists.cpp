@@ -4,6 +4,7 @@
 #include "base/text.h"
 #include "calls.h"
 #include "feature/feature_kind.h"
+#include "mapping/cluster_method.h"
 #include "mapping/method.h"
 
 namespace zp {
@@ -17,6 +18,13 @@ Json described(const std::vector<Parameter>& parameters) {
                     {"takes", rangeOf(p).text()},
                     {"from_the_start", p.initial.is_null() ? p.unset : textOf(p, p.initial)}});
   return list;
+}
+
+/// A method of either sort.
+template <class AnyMethod>
+Json toldOf(const AnyMethod& m) {
+  return {{"id", m.id},       {"about", m.about},   {"assumes", m.assumes},
+          {"fails", m.fails}, {"source", m.source}, {"parameters", described(m.parameters)}};
 }
 
 /// The same for a person.
@@ -39,21 +47,26 @@ namespace calls {
 
 /// Told from the same descriptions that the window builds its controls from.
 Call listOfMethods(CLI::App& app) {
-  auto* call = app.add_subcommand("methods", "The methods of trained maps, with their parameters");
+  auto* call = app.add_subcommand(
+      "methods", "The methods of trained and clustered maps, with their parameters");
   return {call, [](const Progress&) {
             Json list = Json::array();
             std::string text;
             for (const auto* m : methods()) {
               text += listing(m->id, {m->about, m->assumes, m->fails, m->source}, m->parameters);
-              list.push_back({{"id", m->id},
-                              {"about", m->about},
-                              {"assumes", m->assumes},
-                              {"fails", m->fails},
-                              {"source", m->source},
-                              {"confidence", m->confidence},
-                              {"parameters", described(m->parameters)}});
+              Json told = toldOf(*m);
+              told["confidence"] = m->confidence;
+              list.push_back(std::move(told));
             }
-            return Json{{"methods", list}, {"text", text}, {"outputs", Json::array()}};
+            Json clustering = Json::array();
+            for (const auto* m : clusterMethods()) {
+              text += listing(m->id, {m->about, m->assumes, m->fails, m->source}, m->parameters);
+              clustering.push_back(toldOf(*m));
+            }
+            return Json{{"methods", list},
+                        {"clustering", clustering},
+                        {"text", text},
+                        {"outputs", Json::array()}};
           }};
 }
 

@@ -20,17 +20,7 @@ struct MapArguments {
   std::vector<std::string> settings;
 
   Json settingsOf(const Method& how) const {
-    Json given = Json::object();
-    for (const auto& s : settings) {
-      const size_t at = s.find('=');
-      if (at == std::string::npos)
-        throw CLI::ValidationError("--set", fmt::format("“{}” is not key=value.", s));
-      argument("--set", [&] {
-        const auto& parameter = parameterOf(how.parameters, s.substr(0, at), how.title);
-        given[parameter.id] = settingFromText(parameter, s.substr(at + 1));
-      });
-    }
-    return given;
+    return settingsFromPairs(settings, how.parameters, how.title);
   }
 };
 
@@ -55,7 +45,7 @@ Json runMap(const MapArguments& a, const Progress& progress) {
     known = readModel(a.model);
     step["model"] = a.model;
   }
-  const auto lines = a.training.lines(scope, known.features);
+  const auto lines = a.training.features.lines(scope, known.features);
   step["features"] = lines;
   const auto made = step.run(files, progress);
   outputs.commit();
@@ -69,16 +59,6 @@ Json runMap(const MapArguments& a, const Progress& progress) {
   return result;
 }
 
-/// Each once, with the methods that have it: "priors=… (maximum-likelihood)".
-std::string settingsHelp() {
-  std::vector<std::string> ids;
-  for (const auto* m : methods())
-    for (const auto& p : m->parameters)
-      if (std::find(ids.begin(), ids.end(), p.id) == ids.end()) ids.push_back(p.id);
-  return fmt::format("Parameter of the method as key=value: {}; see zpatch methods",
-                     fmt::join(ids, ", "));
-}
-
 }  // namespace
 
 namespace calls {
@@ -90,12 +70,14 @@ Call map(CLI::App& app) {
   a->training.addTo(*call, false);
   a->output.addTo(*call, "Class map to write");
   std::vector<std::string> ids, sure;
+  std::vector<const std::vector<Parameter>*> parameters;
   for (const auto* m : methods()) {
     ids.push_back(m->id);
+    parameters.push_back(&m->parameters);
     if (m->confidence) sure.push_back(m->id);
   }
   call->add_option("--method", a->method, fmt::format("One of {}", listed(ids)));
-  call->add_option("--set", a->settings, settingsHelp());
+  call->add_option("--set", a->settings, settingsHelp(parameters, "methods"));
   call->add_option("--confidence", a->confidence,
                    fmt::format("GeoTIFF to write: probability of each pixel's class ({})",
                                fmt::join(sure, ", ")));

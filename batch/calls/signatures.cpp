@@ -19,22 +19,22 @@ Call signatures(CLI::App& app) {
   a->training.addTo(*call, true);
   a->output.addTo(*call, "Signatures to write, as JSON");
   call->callback([a] { a->scene.require("signatures"); });
-  return {call, [a](const Progress& progress) {
-            const Scope scope = a->scene.scope();
-            Outputs outputs(a->output.replace);
-            auto inputs = a->scene.files(scope);
-            inputs.push_back(fileOfLayer(a->training.layer));
-            const fs::path temporary = outputs.add(a->output.out, inputs);
-            const FeatureReader reader(scope, makeFeatures(a->training.lines(scope), scope));
-            const auto areas =
-                readTrainingAreas(a->training.layer, a->training.fields, scope.grid.crs);
-            Json result =
-                toJson(signaturesOf(drawSamples(reader, areas, legendOf(areas), {}, progress)));
-            writeJson(temporary, result);
-            outputs.commit();
-            result["outputs"] = names(outputs);
-            return result;
-          }};
+  return {
+      call, [a](const Progress& progress) {
+        const Scope scope = a->scene.scope();
+        Outputs outputs(a->output.replace);
+        auto inputs = a->scene.files(scope);
+        inputs.push_back(fileOfLayer(a->training.layer));
+        const fs::path temporary = outputs.add(a->output.out, inputs);
+        const FeatureReader reader(scope, makeFeatures(a->training.features.lines(scope), scope));
+        const auto areas = readTrainingAreas(a->training.layer, a->training.fields, scope.grid.crs);
+        Json result =
+            toJson(signaturesOf(drawSamples(reader, areas, legendOf(areas), {}, progress)));
+        writeJson(temporary, result);
+        outputs.commit();
+        result["outputs"] = names(outputs);
+        return result;
+      }};
 }
 
 }  // namespace calls

@@ -29,6 +29,12 @@ Standard noStandard(size_t features) {
   return {std::vector<double>(features, 0), std::vector<double>(features, 1)};
 }
 
+void scale(FeatureBlock& block, const Standard& standard) {
+  const size_t n = block.window.pixels();
+  for (size_t f = 0; f < block.features; ++f)
+    for (size_t i = f * n; i < (f + 1) * n; ++i) block.values[i] = standard.of(block.values[i], f);
+}
+
 Json toJson(const Standard& s) {
   return {{"mean", s.mean}, {"spread", s.spread}};
 }

@@ -2,6 +2,7 @@
 #include <vector>
 
 #include "base/json.h"
+#include "feature/feature_reader.h"
 #include "training/samples.h"
 
 namespace zp {
@@ -15,6 +16,9 @@ struct Standard {
   float of(float value, size_t feature) const {
     return static_cast<float>((static_cast<double>(value) - mean[feature]) / spread[feature]);
   }
+  double back(double scaled, size_t feature) const {
+    return scaled * spread[feature] + mean[feature];
+  }
 };
 
 /// Takes in one more feature, by its values.
@@ -23,6 +27,9 @@ void addFeature(Standard& standard, const std::vector<float>& values);
 Standard standardOf(const Samples& samples, const std::vector<size_t>& which);
 /// That changes nothing.
 Standard noStandard(size_t features);
+
+/// Brings the values of a block to the scale.
+void scale(FeatureBlock& block, const Standard& standard);
 
 Json toJson(const Standard& standard);
 /// Error: not such, a spread that is not above 0.

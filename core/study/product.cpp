@@ -22,12 +22,31 @@ constexpr KindWords kKinds[] = {{ProductKind::Index, "index", words("index")},
                                 {ProductKind::Labels, "labels", words("labels")},
                                 {ProductKind::Quantity, "quantity", words("quantity")},
                                 {ProductKind::Scene, "scene", words("scene")},
-                                {ProductKind::Areas, "areas", words("areas by date")}};
+                                {ProductKind::Areas, "areas", words("areas by date")},
+                                {ProductKind::Clusters, "clusters", words("clusters")}};
 
 ProductKind kindFrom(const std::string& id) {
   for (const auto& k : kKinds)
     if (id == k.id) return k.kind;
   throw Error("“{}” is no kind of product; the study was made by another version.", id);
+}
+
+/// The naming, where there is one, names codes; each cluster has as many means as features.
+bool clustersFit(const Json& facts) {
+  const Json clusters = facts.value("clusters", Json()), features = facts.value("features", Json()),
+             naming = facts.value("naming", Json::object());
+  const auto number = [](const Json& n) { return n.is_number() || n.is_null(); };
+  return clusters.is_array() && features.is_array() && naming.is_object() &&
+         std::all_of(features.begin(), features.end(),
+                     [](const Json& f) { return f.is_string(); }) &&
+         std::all_of(naming.begin(), naming.end(),
+                     [](const Json& code) { return code.is_number_unsigned(); }) &&
+         std::all_of(clusters.begin(), clusters.end(), [&](const Json& c) {
+           return c.is_object() && c.contains("code") && c["code"].is_number_unsigned() &&
+                  c.contains("pixels") && c["pixels"].is_number_unsigned() && c.contains("mean") &&
+                  c["mean"].is_array() && c["mean"].size() == features.size() &&
+                  std::all_of(c["mean"].begin(), c["mean"].end(), number);
+         });
 }
 
 /// What the rest leans on without asking again: strings in the step, figures in the facts.
@@ -40,7 +59,8 @@ bool usable(const Product& p) {
     return figure(p.facts, "min") && figure(p.facts, "max") && figure(p.facts, "mean");
   if (p.kind == ProductKind::Points)
     return !p.facts.contains("points") || p.facts["points"].is_number_unsigned();
-  if (p.kind != ProductKind::ClassMap) return true;
+  if (p.kind == ProductKind::Clusters && !clustersFit(p.facts)) return false;
+  if (p.kind != ProductKind::ClassMap && p.kind != ProductKind::Clusters) return true;
   const auto classes = p.facts.find("classes");
   return classes != p.facts.end() && classes->is_array() &&
          std::all_of(classes->begin(), classes->end(), [&](const Json& c) {

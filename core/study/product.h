@@ -7,7 +7,17 @@
 
 namespace zp {
 
-enum class ProductKind { Index, ClassMap, Points, Table, Labels, Quantity, Scene, Areas };
+enum class ProductKind {
+  Index,
+  ClassMap,
+  Points,
+  Table,
+  Labels,
+  Quantity,
+  Scene,
+  Areas,
+  Clusters  // a class map whose classes have no meaning yet
+};
 std::string idOf(ProductKind kind);
 std::string titleOf(ProductKind kind);
 

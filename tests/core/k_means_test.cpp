@@ -67,12 +67,23 @@ Clusters byHand(const Columns& pixels, std::vector<double> means, int most) {
   return c;
 }
 
+std::vector<int16_t> labelsOf(const Columns& pixels, const Clusters& clusters) {
+  std::vector<const float*> at;
+  for (const auto& column : pixels) at.push_back(column.data());
+  std::vector<int16_t> labels(pixels[0].size());
+  std::vector<float> squared(labels.size());
+  NearestMean(clusters.means, clusters.features)
+      .assign(at.data(), labels.size(), labels.data(), squared.data());
+  return labels;
+}
+
 TEST(KMeans, IsWhatADirectComputationGivesFromTheSameStart) {
   for (const int most : {1, 3, 100}) {
     const Columns pixels = heaps(5, 7, 3001, 0.12, 17);
     const auto start = spreadStart(pixels, 7, 3);
     ASSERT_EQ(start.size(), 35u);
-    const Clusters ours = kMeans(pixels, start, most), hand = byHand(pixels, start, most);
+    const Clusters ours = kMeans(HeldPixels(pixels), start, most),
+                   hand = byHand(pixels, start, most);
     ASSERT_EQ(ours.count(), 7u);
     EXPECT_LE(ours.passes, most);
     EXPECT_NEAR(ours.withinSumOfSquares / hand.withinSumOfSquares, 1, 1e-5);
@@ -85,9 +96,9 @@ TEST(KMeans, IsWhatADirectComputationGivesFromTheSameStart) {
 
 TEST(KMeans, FindsHeapsThatLieApart) {
   const Columns pixels = heaps(3, 4, 500, 0.002, 5);
-  const Clusters c = kMeans(pixels, spreadStart(pixels, 4, 1), 100);
+  const Clusters c = kMeans(HeldPixels(pixels), spreadStart(pixels, 4, 1), 100);
   EXPECT_EQ(c.sizes, (std::vector<size_t>(4, 500)));
-  const auto labels = nearestClusters(pixels, c);
+  const auto labels = labelsOf(pixels, c);
   for (size_t i = 0; i < labels.size(); ++i) ASSERT_EQ(labels[i], labels[i % 4]);
   // And settles quickly, with what little spread they have.
   EXPECT_LT(c.passes, 5);
@@ -101,7 +112,7 @@ TEST(KMeans, DoesNotDependOnTheThreads) {
   for (const size_t threads : {1u, 2u, 4u}) {
     oneapi::tbb::global_control limit(oneapi::tbb::global_control::max_allowed_parallelism,
                                       threads);
-    all.push_back(kMeans(pixels, start, 10));
+    all.push_back(kMeans(HeldPixels(pixels), start, 10));
   }
   for (const auto& c : all) {
     EXPECT_EQ(c.means, all[0].means);
@@ -114,12 +125,13 @@ TEST(KMeans, FewerDifferentPixelsThanClusters) {
   const Columns pixels{{1, 1, 1, 5, 5, 9}, {2, 2, 2, 2, 2, 2}};
   const auto start = spreadStart(pixels, 8, 1);
   EXPECT_EQ(start.size(), 3u * 2);
-  const Clusters c = kMeans(pixels, start, 50);
+  const Clusters c = kMeans(HeldPixels(pixels), start, 50);
   EXPECT_EQ(c.count(), 3u);
   EXPECT_EQ(c.withinSumOfSquares, 0);
   // A mean that nothing is near to is left out.
-  EXPECT_EQ(kMeans(pixels, {1, 2, 5, 2, 1000, 1000}, 50).count(), 2u);
-  EXPECT_EQ(kMeans({{3}}, spreadStart({{3}}, 4, 1), 5).count(), 1u);
+  EXPECT_EQ(kMeans(HeldPixels(pixels), {1, 2, 5, 2, 1000, 1000}, 50).count(), 2u);
+  const Columns one{{3}};
+  EXPECT_EQ(kMeans(HeldPixels(one), spreadStart(one, 4, 1), 5).count(), 1u);
   EXPECT_NE(sentenceOf([] { spreadStart({{}}, 2, 1); }).find("no pixels"), std::string::npos);
 }
 
@@ -127,7 +139,7 @@ TEST(KMeans, CancelStops) {
   const Columns pixels = heaps(3, 4, 500, 0.3, 5);
   Progress progress;
   progress.cancel();
-  EXPECT_THROW(kMeans(pixels, spreadStart(pixels, 4, 1), 100, progress), Cancelled);
+  EXPECT_THROW(kMeans(HeldPixels(pixels), spreadStart(pixels, 4, 1), 100, progress), Cancelled);
 }
 
 TEST(PixelSample, IsDrawnBySeedWithoutWhatLacksAValue) {

@@ -2,20 +2,11 @@
 #include "feature/feature_kind.h"
 #include "mapping/make_map.h"
 #include "mapping/model.h"
+#include "study/steps/feature_lines.h"
 #include "study/steps/step_run.h"
 
 namespace zp {
 namespace {
-
-/// When the step names neither features nor bands, those of the model, or all bands.
-std::vector<std::string> featuresOf(const Json& step, const Scene& scene, const Model& model) {
-  if (step.contains("features")) return step["features"].get<std::vector<std::string>>();
-  if (!step.contains("bands") && !model.features.empty()) return model.features;
-  const auto bands =
-      step.contains("bands") ? step["bands"].get<std::vector<size_t>>() : bandsNamed("", scene);
-  for (size_t b : bands) requireBand(scene, b);
-  return bandLines(bands, scene);
-}
 
 /// Older steps have the two parameters that there were among their fields.
 Json settingsOf(const Json& step) {
@@ -37,7 +28,7 @@ Product runMap(StepRun& r) {
   Model model = modelOf(r);
   const Scope scope = r.scope();
   const Scene& scene = scope.scenes[0].scene;
-  const auto lines = featuresOf(r.step(), scene, model);
+  const auto lines = featureLines(r.step(), scene, model.features);
   FeatureReader reader(scope, makeFeatures(lines, scope));
   if (model.classifier == nullptr)
     model = trainModel(reader, lines, r.step().at("method"), settingsOf(r.step()),
