@@ -67,6 +67,7 @@ class Panel : public QWidget {
   void trouble(const QString& sentence);
   void pictureAsked(const zp::Picture& picture);
   void productAsked(const QString& id);
+  void stageAsked(int stage);
   void revealAsked(QWidget* part);  // it opened below what is seen
 
  protected:

@@ -51,6 +51,13 @@ const std::vector<Key> kLabelling{
     {words("+ −"), words("closer, farther")},
     {words("` held"), words("the other picture")},
     {words("Esc"), words("pause")}};
+const std::vector<Key> kNaming{{words("1 … 9, a letter"), words("what the cluster is: its class")},
+                               {words("0"), words("leave it out")},
+                               {words("↑ ↓"), words("the cluster before or after")},
+                               {words("Backspace"), words("not named any more")},
+                               {words("` held"), words("the map as it is so far")},
+                               {words("click in the picture"), words("the cluster of that pixel")},
+                               {words("Esc"), words("later")}};
 const std::vector<Key> kMatrix{{words("arrow keys"), words("choose a cell")},
                                {words("Esc"), words("to the view")}};
 
@@ -79,6 +86,9 @@ QString keysOf(Whereabouts place) {
       break;
     case Whereabouts::Labelling:
       return block(txt("Labelling"), kLabelling) + "<br>" + block(txt("Everywhere"), kAlways);
+    case Whereabouts::Naming:
+      return block(txt("Naming the clusters"), kNaming) + "<br>" +
+             block(txt("Everywhere"), kAlways);
     case Whereabouts::Matrix:
       return block(txt("Matrix"), kMatrix) + "<br>" + block(txt("Everywhere"), kAlways);
     default:

@@ -11,6 +11,7 @@ enum class Whereabouts {
   Mapping,
   Sampling,
   Accuracy,
+  Naming,
   Labelling,
   Matrix
 };

@@ -66,11 +66,12 @@ void MainWindow::buildDesks() {
   desk_[0] = scenesDesk_ = new ScenesDesk(bench_, *view_);
   desk_[1] = indicesDesk_ = new IndicesDesk(bench_, *view_, tiles_);
   desk_[2] = trainingDesk_ = new TrainingDesk(bench_, *view_);
-  desk_[3] = new MappingDesk(bench_, *view_);
+  desk_[3] = mappingDesk_ = new MappingDesk(bench_, *view_);
   desk_[4] = new SamplingDesk(bench_, *view_);
   desk_[5] = accuracyDesk_ = new AccuracyDesk(bench_, *view_, book_);
   labelling_ = new LabellingSheet(bench_, book_);
   matrix_ = new MatrixSheet(bench_, book_);
+  naming_ = new NamingSheet(bench_);
   desks_ = new QStackedWidget;
   desks_->setFixedWidth(kDeskWidth);
   for (auto* d : desk_) {
@@ -114,6 +115,7 @@ void MainWindow::buildMiddle() {
   pages_->addWidget(buildWork());
   pages_->addWidget(labelling_);
   pages_->addWidget(matrix_);
+  pages_->addWidget(naming_);
   auto* whole = new QWidget;
   auto* layout = tight<QVBoxLayout>(whole);
   layout->addWidget(trail_);
@@ -207,6 +209,9 @@ void MainWindow::connectSheets() {
   connect(accuracyDesk_, &AccuracyDesk::matrixAsked, this, &MainWindow::openMatrix);
   connect(labelling_, &LabellingSheet::leaveAsked, this, [this] { goTo(5); });
   connect(labelling_, &LabellingSheet::closed, this, &MainWindow::openMatrix);
+  connect(mappingDesk_, &MappingDesk::namingAsked, this, &MainWindow::openNaming);
+  connect(shelf_, &Shelf::namingAsked, this, &MainWindow::openNaming);
+  connect(naming_, &NamingSheet::leaveAsked, this, [this] { goTo(3); });
   connect(matrix_, &MatrixSheet::leaveAsked, this, [this] { goTo(5); });
   connect(matrix_, &MatrixSheet::pointsAsked, this, [this] {
     goTo(5);
@@ -346,8 +351,17 @@ void MainWindow::openMatrix() {
   updateTrail();
 }
 
+void MainWindow::openNaming(const QString& product) {
+  goTo(3);
+  shelf_->setVisible(false);
+  pages_->setCurrentIndex(kNaming);
+  pages_->currentWidget()->layout()->activate();
+  naming_->open(product);
+}
+
 void MainWindow::refresh() {
   if (!bench_.hasStudy()) return;
+  if (pages_->currentIndex() == kNaming) naming_->refresh();
   view_->setCrs(bench_.viewCrs());
   if (pages_->currentIndex() == kWork) desk().refresh();
   pictures_->refresh();
@@ -436,6 +450,7 @@ bool MainWindow::settled() const {
   auto* self = const_cast<MainWindow*>(this);
   if (self->bench_.jobs().busy()) return false;
   if (pages_->currentIndex() == kLabelling) return labelling_->ready();
+  if (pages_->currentIndex() == kNaming) return naming_->ready();
   return view_->complete();
 }
 

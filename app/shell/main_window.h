@@ -5,6 +5,8 @@
 #include "desks/accuracy/labelling_sheet.h"
 #include "desks/accuracy/matrix_sheet.h"
 #include "desks/indices/indices_desk.h"
+#include "desks/mapping/mapping_desk.h"
+#include "desks/mapping/naming_sheet.h"
 #include "desks/scenes/scenes_desk.h"
 #include "desks/training/training_desk.h"
 #include "shell/find_box.h"
@@ -40,6 +42,7 @@ class MainWindow : public QMainWindow {
   LabelBook& book() { return book_; }
   LabellingSheet& labelling() { return *labelling_; }
   MatrixSheet& matrix() { return *matrix_; }
+  NamingSheet& naming() { return *naming_; }
   TrainingDesk& training() { return *trainingDesk_; }
   int stage() const { return stage_; }
   void goTo(int stage);
@@ -47,6 +50,8 @@ class MainWindow : public QMainWindow {
   void openOrBringIn(const QStringList& paths);
   void openLabelling();
   void openMatrix();
+  /// The naming board of a product of clusters.
+  void openNaming(const QString& product);
   /// Nothing is running and everything shown has been painted.
   bool settled() const;
   QString notice() const { return noticeBar_->text(); }
@@ -58,7 +63,7 @@ class MainWindow : public QMainWindow {
   void closeEvent(QCloseEvent*) override;
 
  private:
-  enum Page { kWork, kLabelling, kMatrix };
+  enum Page { kWork, kLabelling, kMatrix, kNaming };
   static QString stageName(size_t stage);
   void buildDesks();
   QWidget* buildWork();
@@ -121,6 +126,8 @@ class MainWindow : public QMainWindow {
   AccuracyDesk* accuracyDesk_;
   LabellingSheet* labelling_;
   MatrixSheet* matrix_;
+  MappingDesk* mappingDesk_;
+  NamingSheet* naming_;
   NoticeBar* noticeBar_;
   QTimer placeTimer_;
   StudyMenu* studyMenu_;

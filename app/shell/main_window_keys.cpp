@@ -59,6 +59,7 @@ void MainWindow::showKeys() {
   if (keys_->isVisible()) return keys_->hide();
   const Whereabouts where = pages_->currentIndex() == kLabelling ? Whereabouts::Labelling
                             : pages_->currentIndex() == kMatrix  ? Whereabouts::Matrix
+                            : pages_->currentIndex() == kNaming  ? Whereabouts::Naming
                                                                  : static_cast<Whereabouts>(stage_);
   keys_->show(txt("Keys"), keysOf(where));
 }

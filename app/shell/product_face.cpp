@@ -80,6 +80,11 @@ std::vector<FactRow> rangeFacts(const Product& p) {
                     compact(p.facts["mean"].get<double>()))}};
 }
 
+std::vector<FactRow> clusterFacts(const Product& p) {
+  return {{txt("Clusters"), QString::number(p.facts["clusters"].size())},
+          {txt("Passes"), QString::number(p.facts.value("iterations", 0))}};
+}
+
 std::vector<FactRow> pointFacts(const Product& p) {
   if (!p.facts.contains("points") || !p.facts["points"].is_number_unsigned()) return {};
   return {{txt("Points"), QString::number(p.facts["points"].get<size_t>())}};
@@ -102,6 +107,8 @@ const std::vector<ProductFace>& productFaces() {
        rangeFacts},
       {K::ClassMap, "map", words("map"), "map", words("Class maps"), kMapping, true, true,
        classPicture, noFacts},
+      {K::Clusters, "map", "", "clusters", words("Clusters"), kMapping, true, true, classPicture,
+       clusterFacts},
       {K::Points, "points", "", "points", words("Points"), kSampling, false, true, noPicture,
        pointFacts},
       {K::Table, "table", "", "table", tables, kSampling, false, true, noPicture, pointFacts},

@@ -263,6 +263,8 @@ void Shelf::openMenu(const QString& id, const QPoint& at) {
     });
     if (p->kind == ProductKind::ClassMap)
       menu.addAction(txt("Polygons…"), this, [=, this] { Q_EMIT polygonsAsked(id); });
+    if (p->kind == ProductKind::Clusters)
+      menu.addAction(txt("Name the clusters…"), this, [=, this] { Q_EMIT namingAsked(id); });
     menu.addAction(icon("bin"), txt("To the bin"), this, [=, this] { bench_.toBin(id); });
   } else {
     const auto* s = bench_.study().scene(id.toStdString());

@@ -58,6 +58,7 @@ class Shelf : public QWidget {
   void backAsked(const QString& id);
   void sheetAsked(const QString& id);
   void polygonsAsked(const QString& id);
+  void namingAsked(const QString& id);
 
  private:
   void rebuild();

@@ -6,6 +6,7 @@
 #include "background/job_runner.h"
 #include "scene/archive.h"
 #include "shell/overview_maker.h"
+#include "study/cluster_naming.h"
 #include "study/step.h"
 #include "view/picture.h"
 
@@ -59,6 +60,8 @@ class Workbench : public QObject {
   void bringUpToDate(const QString& id);
   void renameProduct(const QString& id, const QString& name);
   void setRamp(const QString& id, const QString& ramp);
+  /// What clusters are said to be.
+  void nameClusters(const QString& id, const ClusterNaming& naming, const QString& what);
   /// Copies a product's file to a place outside the study.
   void copyProduct(const QString& id, const QString& target);
   void toBin(const QString& id);

@@ -205,6 +205,18 @@ void Workbench::setRamp(const QString& id, const QString& ramp) {
   changeProduct(id, txt("Change a ramp"), &Product::ramp, ramp.toStdString());
 }
 
+void Workbench::nameClusters(const QString& id, const ClusterNaming& naming, const QString& what) {
+  const auto* p = study_->product(id.toStdString());
+  if (p == nullptr) return;
+  const auto put = [this, id = p->id](const Json& named) {
+    if (auto* at = study_->product(id)) at->facts["naming"] = named;
+    saved();
+  };
+  undo_.push(new Edit(
+      what, [put, after = toJson(naming)] { put(after); },
+      [put, before = p->facts.value("naming", Json::object())] { put(before); }));
+}
+
 void Workbench::toBin(const QString& id) {
   const auto* p = study_->product(id.toStdString());
   if (p == nullptr) return;

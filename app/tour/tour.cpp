@@ -5,6 +5,7 @@
 #include <QtTest/QTest>
 
 #include "base/random.h"
+#include "desks/class_key.h"
 #include "sampling/readings.h"
 #include "shell/main_window.h"
 #include "tour/driver.h"
@@ -97,8 +98,7 @@ void wholeJob(Driver& t, const QDir& folder, const QString& truth) {
     const int code = labelFor(p, book.crs(), truth.toStdString(), w.bench().study().legend);
     const auto& all = w.bench().study().legend.classes;
     for (size_t k = 0; k < all.size(); ++k)
-      if (all[k].code == code)
-        QTest::keyClick(&w.labelling(), LabellingSheet::keyOf(k)[0].toLatin1());
+      if (all[k].code == code) QTest::keyClick(&w.labelling(), keyOfClass(k)[0].toLatin1());
     if (i == n / 3) shot(t, folder, "7-labelling");
   }
   t.click("closeLabelling");

@@ -50,8 +50,10 @@ void MapView::setBack(const Picture& p) {
   update();
 }
 
-void MapView::setVeil(const Picture& p) {
-  if (veil_.key == p.key) return;
+void MapView::setVeil(const Picture& p, double opacity) {
+  if (veil_.key == p.key && veilOpacity_ == opacity) return;
+  veilOpacity_ = opacity;
+  if (veil_.key == p.key) return update();
   tiles_.forget(veil_.key);
   veil_ = p;
   update();
@@ -233,7 +235,7 @@ void MapView::paintPane(QPainter& p, const QRectF& pane, const Picture& picture,
   }
   paintOver(p, picture, front, wanted);
   if (!veil_.none() && &picture == &front_) {
-    p.setOpacity(0.6);
+    p.setOpacity(veilOpacity_);
     paintPicture(p, veil_, front, wanted);
     p.setOpacity(1);
   }

@@ -42,8 +42,9 @@ class MapView : public QWidget {
   void setBack(const Picture& p);
   const Picture& front() const { return front_; }
   const Picture& back() const { return back_; }
-  /// Laid over the front picture, half transparent: what is only looked at, such as a mask.
-  void setVeil(const Picture& p);
+  /// Laid over the front picture, so that it shines through: what is only looked at, such as a
+  /// mask.
+  void setVeil(const Picture& p, double opacity = 0.6);
   const Picture& veil() const { return veil_; }
   void setMode(Mode mode);
   Mode mode() const { return mode_; }
@@ -132,6 +133,7 @@ class MapView : public QWidget {
   TileStore& tiles_;
   std::string crs_;
   Picture front_, back_, veil_;
+  double veilOpacity_ = 0.6;
   Mode mode_ = Mode::Front;
   QRectF pane_;  // that is painted now; empty between paintings
   bool peeking_ = false, bare_ = false, fitted_ = false, keepFitted_ = false, inside_ = false;

@@ -355,10 +355,17 @@ const Product* Study::maker(const std::string& id) const {
 
 bool Study::outOfDate(const Product& p) const {
   return std::any_of(p.inputs.begin(), p.inputs.end(), [&](const Input& i) {
-    if (revisionOf(i.id) != i.revision) return true;
+    if (revisionOf(i.id) != i.revision) return !staysWithout(p, i);
     const Product* upstream = maker(i.id);
     return upstream != nullptr && followsStateOf(p, *upstream) && outOfDate(*upstream);
   });
+}
+
+bool Study::staysWithout(const Product& p, const Input& input) const {
+  return p.step.value("do", "") == "name-clusters" &&
+         std::any_of(bin.begin(), bin.end(), [&](const Product& gone) {
+           return gone.id == input.id && gone.revision == input.revision;
+         });
 }
 
 bool Study::followsStateOf(const Product& p, const Product& upstream) {

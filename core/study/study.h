@@ -123,6 +123,8 @@ class Study {
 
  private:
   struct Lock;
+  /// Named clusters are a step on the way: in the bin, they leave the map of them as it is.
+  bool staysWithout(const Product& product, const Input& input) const;
   void bringInMade(const Product& product, const std::string& id, int revision);
   std::filesystem::path fileInBin(const Product& product) const;
   Json toJson() const;

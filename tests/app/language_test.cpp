@@ -213,7 +213,7 @@ TEST_F(LanguageWindow, NoWordOnTheWayToTheMatrixIsMissedOrCut) {
   d().click("editClass");
   lookAround("a class");
   d().stage(3);
-  d().click<QToolButton>("explainMethod");
+  d().click<QToolButton>("explain-method");
   d().make("primary", "the map");
   lookAround("a map");
   makePlaces();

@@ -3,6 +3,7 @@
 #include "outline/layer.h"
 #include "sampling/readings.h"
 #include "support/rasters.h"
+#include "desks/class_key.h"
 #include "desks/sampling/readings_table.h"
 #include "window_fixture.h"
 
@@ -311,7 +312,7 @@ TEST_F(AccuracyDeskWindow, EveryKeyIsShownOnItsClass) {
     bool shown = false;
     for (auto* b : w().labelling().findChildren<QPushButton*>())
       shown = shown ||
-              (b->isVisible() && b->accessibleName().toLower() == LabellingSheet::keyOf(i) + ", " +
+              (b->isVisible() && b->accessibleName().toLower() == keyOfClass(i) + ", " +
                                                                       q(classes[i].name).toLower());
     EXPECT_TRUE(shown) << classes[i].name;
   }

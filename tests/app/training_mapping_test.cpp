@@ -313,7 +313,7 @@ TEST_F(MappingDeskWindow, WhatIsBeingTypedStaysWhenTheStudyChangesMeanwhile) {
 }
 
 TEST_F(MappingDeskWindow, EveryMethodExplainsItselfInPlace) {
-  auto* opener = d().find<QToolButton>("explainMethod");
+  auto* opener = d().find<QToolButton>("explain-method");
   for (const auto* m : methods()) {
     d().click("method-" + q(m->id));
     const auto shown = [&](const std::string& text) {

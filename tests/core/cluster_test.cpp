@@ -3,12 +3,15 @@
 #include <cmath>
 #include <set>
 
+#include "base/nan.h"
 #include "base/random.h"
 #include "feature/feature_kind.h"
 #include "legend/class_map.h"
 #include "mapping/cluster_map.h"
+#include "mapping/cluster_number.h"
 #include "mapping/isodata.h"
 #include "mapping/k_means.h"
+#include "mapping/nearest_signature.h"
 #include "support/rasters.h"
 #include "support/signatures.h"
 
@@ -70,6 +73,50 @@ TEST(Isodata, DissolvesWhatIsSmall) {
               isodata(HeldPixels(pixels), spreadStart(pixels, 3, 1), plan);
             }).find("smallest share"),
             std::string::npos);
+}
+
+TEST(ClusterNumber, PartsBestAtTheNumberOfHeaps) {
+  PixelSample sample;
+  sample.columns = heapsOf({{0, 0}, {9, 1}, {1, 9}, {10, 11}, {5, 20}}, {300, 200, 250, 300, 150},
+                           {1, 1, 1, 1, 1});
+  const auto trials = tryNumbers(sample, 12, 1);
+  ASSERT_EQ(trials.size(), 11u);
+  EXPECT_EQ(trials.front().clusters, 2u);
+  size_t best = 0;
+  for (size_t i = 0; i < trials.size(); ++i) {
+    EXPECT_GT(trials[i].within, 0);
+    EXPECT_LT(trials[i].within, 1);
+    if (trials[i].separation > trials[best].separation) best = i;
+  }
+  EXPECT_EQ(trials[best].clusters, 5u);
+  // By the definition, from the shares: (1 − w) / w (n − k) / (k − 1).
+  const double w = trials[3].within;
+  EXPECT_NEAR(trials[3].separation, (1 - w) / w * (1200 - 5) / 4, 1e-6 * trials[3].separation);
+  // No more clusters than there are different pixels, and nothing within them: no separation.
+  sample.columns = {{1, 1, 2, 3}};
+  const auto few = tryNumbers(sample, 12, 1);
+  ASSERT_EQ(few.size(), 2u);
+  EXPECT_EQ(few[1].within, 0);
+  EXPECT_TRUE(std::isnan(few[1].separation));
+}
+
+TEST(NearestSignature, AWideClassIsNotNearToEverything) {
+  const auto signature = [](int code, double mean, double sd) {
+    Signature s;
+    s.code = code;
+    s.mean = Eigen::Vector2d(mean, mean);
+    s.covariance = Eigen::Matrix2d::Identity() * sd * sd;
+    return s;
+  };
+  SignatureSet set;
+  set.bands = {"a", "b"};
+  EXPECT_EQ(nearestSignature({1, 1}, set).code, 0);
+  set.classes = {signature(3, 0, 1), signature(7, 2, 10)};
+  const auto near = nearestSignature({1, 1}, set);
+  EXPECT_EQ(near.code, 3);  // though it is only a tenth of a spread from the wide one
+  EXPECT_NEAR(near.distance, 1, 1e-12);
+  EXPECT_EQ(nearestSignature({8, 8}, set).code, 7);
+  EXPECT_NEAR(nearestSignature({8, kNan}, set).distance, 0.6, 1e-12);
 }
 
 /// Three covers of unlike sizes, a pixel without a value, and a feature of much larger numbers.

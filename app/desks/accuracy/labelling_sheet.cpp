@@ -1,6 +1,7 @@
 #include "desks/accuracy/labelling_sheet.h"
 
 #include "base/error.h"
+#include "desks/class_key.h"
 #include "radar/decibels.h"
 #include "sampling/readings.h"
 #include "study/study.h"
@@ -11,59 +12,7 @@ namespace {
 
 constexpr double kPixelsClose = 30;  // of the map, across the closest pane
 
-/// A key with the class's letter, its name and its colour underneath.
-class ClassKey : public QPushButton {
- public:
-  ClassKey(const QString& key, const QString& name, const QColor& colour)
-      : key_(key), name_(name), colour_(colour) {
-    setStyleSheet("QPushButton { min-height: 52px; max-height: 52px; padding: 0; }");
-    setMinimumWidth(60);
-    setFocusPolicy(Qt::NoFocus);
-    setAccessibleName(key + ", " + name);
-    setCursor(Qt::PointingHandCursor);
-  }
-
- protected:
-  void paintEvent(QPaintEvent*) override {
-    QPainter p(this);
-    p.setRenderHint(QPainter::Antialiasing);
-    const Tokens& t = tokens();
-    QPainterPath shape;
-    shape.addRoundedRect(rect(), 4, 4);
-    p.setClipPath(shape);
-    p.fillRect(rect(), isChecked() ? t.chosen : underMouse() ? t.hairline : t.raised);
-    p.fillRect(QRect(0, height() - 4, width(), 4), colour_);
-    p.setPen(t.second);
-    p.setFont(figureFont(9.5));
-    p.drawText(QRect(10, 7, width() - 14, 18), Qt::AlignVCenter, key_);
-    p.setPen(t.text);
-    p.setFont(textFont(10));
-    p.drawText(QRect(10, 25, width() - 14, 20), Qt::AlignVCenter,
-               p.fontMetrics().elidedText(name_, Qt::ElideRight, width() - 14));
-  }
-
- private:
-  QString key_, name_;
-  QColor colour_;
-};
-
-QLabel* keyHint(const QString& key, const QString& what) {
-  auto* l =
-      new QLabel(QString("<span style=\"font-family:'JetBrains Mono'\"><b>%1</b></span>&nbsp; %2")
-                     .arg(key, what));
-  l->setTextFormat(Qt::RichText);
-  l->setFont(textFont(9.5));
-  setTone(l, "second");
-  return l;
-}
-
 }  // namespace
-
-QString LabellingSheet::keyOf(size_t i) {
-  static const QString kKeys = "123456789abcdefghijklopqrstvwxyz";  // without m, n and u
-  return i < static_cast<size_t>(kKeys.size()) ? QString(kKeys[static_cast<qsizetype>(i)])
-                                               : QString();
-}
 
 LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
     : bench_(bench), book_(book), curvesJob_(this) {
@@ -271,7 +220,7 @@ void LabellingSheet::fillKeys() {
   }
   const auto& classes = bench_.study().legend.classes;
   for (size_t i = 0; i < classes.size(); ++i) {
-    auto* key = new ClassKey(keyOf(i).toUpper(), q(classes[i].name), toQt(classes[i].colour));
+    auto* key = new ClassKey(keyOfClass(i).toUpper(), q(classes[i].name), toQt(classes[i].colour));
     key->setCheckable(true);
     key->setObjectName(QString("key-%1").arg(classes[i].code));
     connect(key, &QPushButton::clicked, this, [this, code = classes[i].code] { label(code); });
@@ -445,7 +394,7 @@ void LabellingSheet::keyPressEvent(QKeyEvent* e) {
   }
   const QString key = e->text().toLower();
   for (size_t i = 0; i < classes.size(); ++i)
-    if (!key.isEmpty() && key == keyOf(i)) return label(classes[i].code);
+    if (!key.isEmpty() && key == keyOfClass(i)) return label(classes[i].code);
   QWidget::keyPressEvent(e);
 }
 

@@ -15,7 +15,6 @@ class LabellingSheet : public QWidget {
   /// Fills everything for the current point.
   void open();
   bool ready() const;  // all three pictures are painted
-  static QString keyOf(size_t classIndex);
 
  Q_SIGNALS:
   void leaveAsked();

@@ -11,7 +11,7 @@ MappedAreas::MappedAreas(Workbench& bench) : Panel(bench) {
   box()->addWidget(table_);
 }
 
-const Product* newestTrainedMap(const Study& study) {
+const Product* newestMap(const Study& study) {
   const auto& all = study.products;
   for (auto p = all.rbegin(); p != all.rend(); ++p)
     if (p->kind == ProductKind::ClassMap && p->step.value("do", "") == "map") return &*p;
@@ -20,7 +20,7 @@ const Product* newestTrainedMap(const Study& study) {
 
 void MappedAreas::refresh() {
   const Study& study = bench_.study();
-  const Product* p = newestTrainedMap(study);
+  const Product* p = newestMap(study);
   title_->setVisible(p != nullptr);
   table_->setVisible(p != nullptr);
   if (p == nullptr) return;

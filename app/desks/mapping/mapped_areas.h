@@ -15,7 +15,7 @@ class MappedAreas : public Panel {
   QTableWidget* table_;
 };
 
-/// The newest map by a method; nullptr when there is none.
-const Product* newestTrainedMap(const Study& study);
+/// The newest map by a method or of named clusters; nullptr when there is none.
+const Product* newestMap(const Study& study);
 
 }  // namespace zp

@@ -1,31 +1,40 @@
 #include "desks/mapping/mapping_desk.h"
 
+#include "desks/mapping/clustered_panel.h"
 #include "desks/mapping/mapped_areas.h"
 #include "desks/mapping/trained_panel.h"
-#include "desks/mapping/what_parted.h"
+#include "mapping/cluster_method.h"
 
 namespace zp {
 
 MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, txt("Mapping")) {
   nameScene();
-  addPanel(new TrainedPanel(bench));
-  addPanel(new WhatParted(bench));
-  addPanel(new MappedAreas(bench));
-  body()->addStretch();
+  addPage(new TrainedPanel(bench), "trainedMap", txt("Trained map"));
+  auto* clustered = new ClusteredPanel(bench);
+  addPage(clustered, "clusteredMap", txt("Clustered map"));
+  connect(clustered, &ClusteredPanel::namingAsked, this, &MappingDesk::namingAsked);
 }
 
 Desk::Missing MappingDesk::missing() const {
   if (bench_.currentScene() == nullptr)
     return {txt("A map needs a scene. Bring one in first."), txt("Go to scenes"), 0};
-  if (bench_.study().training.empty())
-    return {txt("A trained map needs training areas. Draw or import some first."),
-            txt("Go to training"), 2};
   return {};
 }
 
+/// The newest map; or clusters, while they are being named.
 Trail::Station MappingDesk::station() const {
   Trail::Station station;
-  const Product* map = newestTrainedMap(bench_.study());
+  const Study& study = bench_.study();
+  const Product* clusters = study.newest(ProductKind::Clusters);
+  if (clusters != nullptr && mapOfClusters(study, *clusters) == nullptr) {
+    const size_t named = namedOf(study, *clusters);
+    if (named > 0 || newestMap(study) == nullptr) {
+      station.figure = txt("%1 of %2 named").arg(named).arg(clusters->facts.at("clusters").size());
+      station.state = stateOf(*clusters);
+      return station;
+    }
+  }
+  const Product* map = newestMap(study);
   if (map == nullptr) return station;
   station.figure =
       q(map->name).section(", ", 1) + QString(" · %1").arg(map->facts["classes"].size());
@@ -41,6 +50,9 @@ std::vector<FindOffer> MappingDesk::offers() {
     all.push_back(
         {txt(m->title), txt("method"), [this] { Q_EMIT stageAsked(3); }, parameters.join(" ")});
   }
+  for (const auto* m : clusterMethods())
+    all.push_back(
+        {txt(m->title), txt("method"), [this] { Q_EMIT stageAsked(3); }, txt("Clustered map")});
   return all;
 }
 

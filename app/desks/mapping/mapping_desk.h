@@ -11,6 +11,9 @@ class MappingDesk : public Desk {
   Trail::Station station() const override;
   std::vector<FindOffer> offers() override;
 
+ Q_SIGNALS:
+  void namingAsked(const QString& product);
+
  protected:
   Missing missing() const override;
 };

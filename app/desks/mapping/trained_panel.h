@@ -1,7 +1,7 @@
 #pragma once
 #include "desks/mapping/features_panel.h"
+#include "desks/mapping/method_choice.h"
 #include "desks/panel.h"
-#include "desks/settings_panel.h"
 #include "mapping/method.h"
 
 namespace zp {
@@ -19,20 +19,16 @@ class TrainedPanel : public Panel {
   Json step() const override;
 
  private:
-  void buildMethods();
-  QString explanation() const;
-  void offerSettings();
+  QWidget* buildUntrained();
+  QWidget* buildTrained();
+  void offerMethod();
   std::vector<LegendClass> trainedClasses() const;
-  void chooseMethod(const std::string& id);
 
+  QWidget *untrained_, *trained_;  // of which one is seen
   FeaturesPanel* features_;
-  SettingsPanel* settings_;
-  std::string method_;
-  std::map<std::string, Json> values_;  // of each method, as they were set last
-  std::string offeredFor_;              // what the controls were last built from
-  std::map<std::string, QPushButton*> methodChips_;
-  Paragraph* explanation_;
+  MethodChoice* method_;
   QCheckBox* inside_;
+  std::vector<Panel*> told_;  // of the newest map
 };
 
 }  // namespace zp
