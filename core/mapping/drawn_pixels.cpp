@@ -4,12 +4,12 @@
 
 namespace zp {
 
-Parameter pixelsOfAClass(const std::string& about) {
+Parameter pixelsOfAClass(const std::string& about, int initial) {
   return {.id = "pixels",
           .title = words("Pixels of a class"),
           .about = about,
           .type = Parameter::Type::Whole,
-          .initial = 1000,
+          .initial = initial,
           .lowest = 10,
           .highest = 20000};
 }

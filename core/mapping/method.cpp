@@ -9,6 +9,17 @@ void Classifier::classify(const std::vector<const float*>&, size_t, uint16_t*, f
   throw Error("This method gives no confidence; leave it out or choose maximum likelihood.");
 }
 
+std::vector<uint16_t> codesFrom(const Json& json) {
+  std::vector<uint16_t> codes;
+  for (const auto& code : json) {
+    if (!code.is_number_unsigned() || code < 1 || code > 65535 ||
+        (!codes.empty() && code <= codes.back()))
+      throw Error("The class codes of the model do not rise from 1 on; train it again.");
+    codes.push_back(code);
+  }
+  return codes;
+}
+
 const Method& method(const std::string& id) {
   std::vector<std::string> ids;
   for (const auto* m : methods()) {

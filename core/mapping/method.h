@@ -29,6 +29,9 @@ class Classifier {
   virtual Json facts() const { return Json::object(); }
 };
 
+/// The class codes that a model learned, rising. Error: not such.
+std::vector<uint16_t> codesFrom(const Json& json);
+
 /// A trained method: what is said of it, its parameters, and how it learns. One file pair each in
 /// mapping/methods/, one line in mapping/methods.cpp; the desk, zpatch and the help follow.
 struct Method {

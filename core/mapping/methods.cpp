@@ -3,7 +3,7 @@
 
 #define ZP_METHODS(of)                                                        \
   of(maximumLikelihood) of(mahalanobis) of(minimumDistance) of(spectralAngle) \
-      of(nearestNeighbours) of(randomForest)
+      of(nearestNeighbours) of(randomForest) of(supportVectors)
 
 namespace zp {
 

@@ -96,7 +96,7 @@ void ClusteredPanel::askHowMany() {
   chart_->show({});
   howManyJob_.ask(
       [study = bench_.study(), asked](const Progress& progress) {
-        constexpr size_t kPixels = 20000, kMost = 20;
+        constexpr size_t kPixels = 10000, kMost = 20;
         const Json settings = asked.value("settings", Json::object());
         auto sample = drawPixels(featuresOfStep(study, asked), kPixels, 1, progress.part(0, 0.3));
         if (settings.value("scale", "spread") == "spread") scale(sample, standardOf(sample));

@@ -63,13 +63,7 @@ std::unique_ptr<Classifier> learnForest(const Samples& samples, const Json& sett
 }
 
 std::unique_ptr<Classifier> readForest(const Json& learned, const Json&) {
-  std::vector<uint16_t> codes;
-  for (const auto& code : learned.at("codes")) {
-    if (!code.is_number_unsigned() || code < 1 || code > 65535 ||
-        (!codes.empty() && code <= codes.back()))
-      throw Error("The class codes of the model do not rise from 1 on; train it again.");
-    codes.push_back(code);
-  }
+  const auto codes = codesFrom(learned.at("codes"));
   return std::make_unique<RandomForest>(forestFrom(learned.at("forest"), codes.size()), codes,
                                         learned.value("facts", Json::object()));
 }
