@@ -1,7 +1,9 @@
 // Every kind of feature there is, each in the file of its name.
 #include "feature/feature_kind.h"
 
-#define ZP_FEATURES(of) of(band) of(index) of(formula) of(decibels) of(brightness)
+#define ZP_FEATURES(of)                                                                   \
+  of(band) of(index) of(formula) of(decibels) of(brightness) of(neighbourhood) of(season) \
+      of(texture) of(slope)
 
 namespace zp {
 

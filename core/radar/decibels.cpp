@@ -19,4 +19,8 @@ ValueState recogniseBackscatter(const Scene& scene) {
   return below > 0.5 * n && largest < 100 ? ValueState::BackscatterDecibels : ValueState::Unknown;
 }
 
+ValueState backscatterState(const Scene& s) {
+  return s.state == ValueState::Unknown && s.isRadar() ? recogniseBackscatter(s) : s.state;
+}
+
 }  // namespace zp

@@ -29,9 +29,7 @@ std::shared_ptr<const Feature> makeDecibels(const Scope& scope, size_t scene,
                                             const Json& settings) {
   const Scene& s = scope.scenes[scene].scene;
   const size_t band = bandNamed(s, settings.at("band"));
-  // What nobody has said yet is plain from the numbers, mostly.
-  const ValueState state =
-      s.state == ValueState::Unknown && s.isRadar() ? recogniseBackscatter(s) : s.state;
+  const ValueState state = backscatterState(s);
   if (state != ValueState::BackscatterPower && state != ValueState::BackscatterDecibels)
     throw Error(
         "“{}” is not known to hold backscatter, as power or in decibels; say what its values are.",

@@ -1,0 +1,176 @@
+#include <algorithm>
+#include <chrono>
+#include <cmath>
+
+#include "base/error.h"
+#include "base/nan.h"
+#include "base/text.h"
+#include "base/words.h"
+#include "feature/feature_kind.h"
+#include "feature/kinds/scene_formula.h"
+#include "index/statistics.h"
+#include "radar/decibels.h"
+
+namespace zp {
+namespace {
+
+/// One date: the formula over its scene, and where its planes stand among all.
+struct Date {
+  std::shared_ptr<const Feature> value;
+  size_t firstPlane = 0;
+  double day = 0;  // from the first of January before the first date, which is day 1
+};
+
+enum class SeasonWhat { Mean, Spread, Min, Max, Peak };
+
+/// A statistic of the dates that have a value at a pixel.
+class Season : public Feature {
+ public:
+  Season(const std::string& name, std::vector<FeaturePlane> planes, std::vector<Date> dates,
+         SeasonWhat of, ValueState state)
+      : Feature(name, std::move(planes)), dates_(std::move(dates)), of_(of), state_(state) {}
+  int halo() const override {
+    int most = 0;
+    for (const auto& d : dates_) most = std::max(most, d.value->halo());
+    return most;
+  }
+  void compute(const std::vector<const float*>& planes, int width, int height, float* out,
+               double scale) const override {
+    const size_t n = static_cast<size_t>(width) * static_cast<size_t>(height);
+    std::vector<std::vector<float>> values(dates_.size(), std::vector<float>(n));
+    for (size_t d = 0; d < dates_.size(); ++d) {
+      const auto& date = dates_[d];
+      const auto first = planes.begin() + static_cast<std::ptrdiff_t>(date.firstPlane);
+      date.value->compute({first, first + static_cast<std::ptrdiff_t>(date.value->planes().size())},
+                          width, height, values[d].data(), scale);
+    }
+    std::vector<float> here(dates_.size());
+    for (size_t i = 0; i < n; ++i) {
+      for (size_t d = 0; d < dates_.size(); ++d) here[d] = values[d][i];
+      out[i] = at(here);
+    }
+  }
+
+ private:
+  /// The mean of backscatter is that of its power; all else is told of its decibels.
+  float at(std::vector<float>& values) const {
+    const bool power = state_ == ValueState::BackscatterPower,
+               radar = power || state_ == ValueState::BackscatterDecibels;
+    if (of_ == SeasonWhat::Mean) {
+      for (float& v : values) v = radar && !power ? toPower(v) : v;
+      const Statistics s = statistics(values);
+      const float mean = s.valid == 0 ? kNan : static_cast<float>(s.mean);
+      return radar ? toDecibels(mean) : mean;
+    }
+    for (float& v : values) v = power ? toDecibels(v) : v;
+    const Statistics s = statistics(values);
+    if (s.valid == 0) return kNan;
+    if (of_ == SeasonWhat::Spread) return static_cast<float>(s.sd());
+    if (of_ == SeasonWhat::Min) return static_cast<float>(s.min);
+    if (of_ == SeasonWhat::Max) return static_cast<float>(s.max);
+    for (size_t d = 0; d < dates_.size(); ++d)
+      if (!std::isnan(values[d]) && static_cast<double>(values[d]) == s.max)
+        return static_cast<float>(dates_[d].day);
+    return kNan;
+  }
+  static Statistics statistics(const std::vector<float>& values) {
+    Statistics s;
+    s.add(values.data(), values.size());
+    return s;
+  }
+
+  std::vector<Date> dates_;
+  SeasonWhat of_;
+  ValueState state_;
+};
+
+/// "2031-05-02" as days; NaN for no date.
+double daysOf(const std::string& date) {
+  if (date.size() < 10) return kNan;
+  const auto y = parseInteger(date.substr(0, 4)), m = parseInteger(date.substr(5, 2)),
+             d = parseInteger(date.substr(8, 2));
+  if (!y || !m || !d) return kNan;
+  const std::chrono::year_month_day day{std::chrono::year(static_cast<int>(*y)),
+                                        std::chrono::month(static_cast<unsigned>(*m)),
+                                        std::chrono::day(static_cast<unsigned>(*d))};
+  if (!day.ok()) return kNan;
+  return static_cast<double>(std::chrono::sys_days(day).time_since_epoch().count());
+}
+
+/// The scenes with a date that have what is asked for, by date.
+std::vector<std::pair<double, size_t>> datesOf(const Scope& scope, const std::string& value) {
+  std::vector<std::pair<double, size_t>> dates;
+  for (size_t i = 0; i < scope.scenes.size(); ++i) {
+    const double day = daysOf(scope.scenes[i].scene.date);
+    if (std::isnan(day)) continue;
+    try {
+      sceneFormula(scope, i, value, "");
+      dates.emplace_back(day, i);
+    } catch (const FormulaError&) {
+      // Another sensor; this scene has not these bands.
+    }
+  }
+  std::sort(dates.begin(), dates.end());
+  return dates;
+}
+
+SeasonWhat whatOf(const std::string& of) {
+  if (of == "mean") return SeasonWhat::Mean;
+  if (of == "spread") return SeasonWhat::Spread;
+  if (of == "min") return SeasonWhat::Min;
+  return of == "max" ? SeasonWhat::Max : SeasonWhat::Peak;
+}
+
+std::shared_ptr<const Feature> makeSeason(const Scope& scope, size_t, const Json& settings) {
+  const std::string value = settings.at("value"), of = settings.at("of");
+  const auto found = datesOf(scope, value);
+  if (found.size() < 2)
+    throw Error(
+        "A season of “{}” needs two or more scenes with a date that have it; there are {}. Name "
+        "them all.",
+        value, found.size());
+  const ValueState state = backscatterState(scope.scenes[found[0].second].scene);
+  for (const auto& [day, i] : found)
+    if (backscatterState(scope.scenes[i].scene) != state)
+      throw Error("“{}” and “{}” hold values of another kind; a season needs the same.",
+                  scope.scenes[found[0].second].scene.name, scope.scenes[i].scene.name);
+  const std::string first = scope.scenes[found[0].second].scene.date.substr(0, 4) + "-01-01";
+  std::vector<FeaturePlane> planes;
+  std::vector<Date> dates;
+  for (const auto& [day, i] : found) {
+    auto feature = sceneFormula(scope, i, value, "");
+    const size_t at = planes.size();
+    planes.insert(planes.end(), feature->planes().begin(), feature->planes().end());
+    dates.push_back({std::move(feature), at, day - daysOf(first) + 1});
+  }
+  return std::make_shared<Season>(fmt::format("{} {} of {} dates", value, of, dates.size()),
+                                  std::move(planes), std::move(dates), whatOf(of), state);
+}
+
+}  // namespace
+
+namespace features {
+extern const FeatureKind season{
+    "season",
+    words("Season"),
+    words("A statistic over all dates that are named here and have these bands, pixel by pixel; "
+          "dates without a value there do not count. The mean of radar is that of its power."),
+    "",
+    {{.id = "value",
+      .title = words("Of"),
+      .about = words("A band by its role, or a formula of roles, such as vh or ndiff(nir, red)."),
+      .type = Parameter::Type::Text},
+     {.id = "of",
+      .title = words("What of it"),
+      .about = words("Mean, spread, lowest or highest value, or the day of the year when it is "
+                     "highest."),
+      .type = Parameter::Type::Choice,
+      .initial = "mean",
+      .choices = {{"mean", words("mean")},
+                  {"spread", words("spread")},
+                  {"min", words("lowest")},
+                  {"max", words("highest")},
+                  {"peak", words("day of the highest")}}}},
+    &makeSeason};
+}
+}  // namespace zp

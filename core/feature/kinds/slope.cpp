@@ -1,0 +1,91 @@
+#include <cmath>
+
+#include "base/error.h"
+#include "base/nan.h"
+#include "base/words.h"
+#include "feature/feature_kind.h"
+#include "grid/crs.h"
+
+namespace zp {
+namespace {
+
+constexpr double kDegrees = 180 / 3.14159265358979323846;
+
+/// Gradient of a height by the third-order finite differences of Horn (1981), from the eight pixels
+/// around. At an edge, or beside a pixel without height, there is none.
+class Slope : public Feature {
+ public:
+  Slope(const std::string& name, FeaturePlane plane, std::string of, double across, double down)
+      : Feature(name, {plane}), of_(std::move(of)), across_(across), down_(down) {}
+  int halo() const override { return 1; }
+  void compute(const std::vector<const float*>& planes, int width, int height, float* out,
+               double scale) const override {
+    const float* z = planes[0];
+    const auto at = [&](int x, int y) {
+      return static_cast<double>(
+          z[static_cast<size_t>(y) * static_cast<size_t>(width) + static_cast<size_t>(x)]);
+    };
+    for (int y = 0; y < height; ++y)
+      for (int x = 0; x < width; ++x) {
+        float& o =
+            out[static_cast<size_t>(y) * static_cast<size_t>(width) + static_cast<size_t>(x)];
+        o = kNan;
+        if (x == 0 || y == 0 || x == width - 1 || y == height - 1) continue;
+        const auto column = [&](int c) { return at(c, y - 1) + 2 * at(c, y) + at(c, y + 1); };
+        const auto row = [&](int r) { return at(x - 1, r) + 2 * at(x, r) + at(x + 1, r); };
+        const double east = (column(x + 1) - column(x - 1)) * scale / (8 * across_);
+        const double north = (row(y - 1) - row(y + 1)) * scale / (8 * down_);
+        o = static_cast<float>(valueOf(east, north));
+      }
+  }
+
+ private:
+  /// Aspect is the way down; level ground has none, and is told as neither.
+  double valueOf(double east, double north) const {
+    const double steep = std::hypot(east, north);
+    if (of_ == "slope") return std::atan(steep) * kDegrees;
+    if (std::isnan(steep) || steep == 0) return steep;
+    return of_ == "northness" ? -north / steep : -east / steep;
+  }
+  std::string of_;
+  double across_, down_;
+};
+
+std::shared_ptr<const Feature> makeSlope(const Scope& scope, size_t scene, const Json& settings) {
+  const Scene& s = scope.scenes[scene].scene;
+  const size_t band = bandNamed(s, settings.at("band"));
+  if (scope.grid.crs.empty() || crsIsGeographic(scope.grid.crs))
+    throw Error("Slope needs a grid in metres or feet; “{}” lies on none.",
+                scope.scenes[0].scene.name);
+  const double unit = crsMetresPerUnit(scope.grid.crs);
+  const std::string of = settings.at("of");
+  return std::make_shared<Slope>(fmt::format("{} of {}", of, s.bands[band].name),
+                                 FeaturePlane{scene, band}, of, scope.grid.pixelWidth() * unit,
+                                 scope.grid.pixelHeight() * unit);
+}
+
+}  // namespace
+
+namespace features {
+extern const FeatureKind slope{
+    "slope",
+    words("Slope and aspect"),
+    words("How steep a layer of heights in metres is, in degrees, or how far its way down faces "
+          "north (1) or south (−1), east or west."),
+    words("Horn 1981"),
+    {{.id = "band",
+      .title = words("Height"),
+      .about = words("The band with the heights: its role, its number or its name."),
+      .type = Parameter::Type::Band,
+      .initial = "1"},
+     {.id = "of",
+      .title = words("What of it"),
+      .about = words("The slope, or the aspect as two features, for north is next to itself."),
+      .type = Parameter::Type::Choice,
+      .initial = "slope",
+      .choices = {{"slope", words("slope")},
+                  {"northness", words("faces north")},
+                  {"eastness", words("faces east")}}}},
+    &makeSlope};
+}
+}  // namespace zp
