@@ -8,6 +8,7 @@
 #include "feature/feature_kind.h"
 #include "grid/crs.h"
 #include "look/look.h"
+#include "mapping/cluster_method.h"
 #include "mapping/method.h"
 #include "shell/index_title.h"
 #include "shell/product_face.h"
@@ -69,6 +70,7 @@ const std::map<std::string, const char*>& settingTitles() {
                                                       {"file", words("From the file")},
                                                       {"field", words("Class field")},
                                                       {"match", words("Classes matched")},
+                                                      {"names", words("Clusters named")},
                                                       {"unit", words("Unit")},
                                                       {"from", words("From")},
                                                       {"to", words("To")},
@@ -131,30 +133,58 @@ QString words(const Study& study, const Json& v) {
   return {};
 }
 
-/// Of a feature's line: what is in it without its form.
-QString featureWords(const std::string& text) {
-  try {
-    const FeatureLine line = parseFeature(text);
-    const FeatureKind& kind = featureKind(line.kind);
-    QStringList parts;
-    for (const auto& a : line.arguments) parts << txt(a);
-    QString words = parts.join(", ");
-    if (line.kind == "index" && !line.arguments.empty())
-      words = titleInLists(indexEntry(line.arguments[0]));
-    else if (line.kind != "band")
-      words = (txt(kind.title) + " " + words).trimmed();
-    return line.of.empty() ? words : txt("%1 of %2").arg(words, q(line.of));
-  } catch (const Error&) {
-    return q(text);
+/// Of a feature's line: what is in it without its form and what it is of.
+QString featureWords(const FeatureLine& line) {
+  const FeatureKind& kind = featureKind(line.kind);
+  QStringList parts;
+  for (const auto& a : line.arguments) parts << txt(a);
+  if (line.kind == "index" && !line.arguments.empty())
+    return titleInLists(indexEntry(line.arguments[0]));
+  if (line.kind == "season" && parts.size() > 2) parts.removeLast();  // its dates are inputs
+  const QString words = parts.join(", ");
+  return line.kind == "band" ? words : (txt(kind.title) + " " + words).trimmed();
+}
+
+/// Features that are of one scene stand together.
+QString featuresWords(const Study& study, const Json& step, const Json& lines) {
+  QList<std::pair<std::string, QStringList>> groups;
+  for (const auto& text : lines) {
+    if (!text.is_string()) continue;
+    FeatureLine line;
+    QString told = q(text.get<std::string>());
+    try {
+      line = parseFeature(text.get<std::string>());
+      told = featureWords(line);
+    } catch (const Error&) {
+      // Of another version; told as it stands.
+    }
+    if (groups.isEmpty() || groups.back().first != line.of) groups.append({line.of, {}});
+    groups.back().second << told;
   }
+  QStringList all;
+  for (const auto& [of, told] : groups) {
+    const QString name = nameOf(study, step.value("with", Json::object()).value(of, ""));
+    all << (of.empty() ? told.join(", ")
+                       : txt("%1 of %2").arg(told.join(", "), name.isEmpty() ? q(of) : name));
+  }
+  return all.join("; ");
+}
+
+/// Of a method of either sort.
+const std::vector<Parameter>* parametersOf(const std::string& id) {
+  for (const auto* m : methods())
+    if (m->id == id) return &m->parameters;
+  for (const auto* m : clusterMethods())
+    if (m->id == id) return &m->parameters;
+  return nullptr;
 }
 
 /// Of a method's parameters.
 QString settingsWords(const Study& study, const Json& step, const Json& settings) {
   QStringList all;
-  for (const auto* m : methods())
-    for (const auto& p : m->parameters)
-      if (step.value("method", "") == m->id && settings.contains(p.id))
+  if (const auto* parameters = parametersOf(step.value("method", "")))
+    for (const auto& p : *parameters)
+      if (settings.contains(p.id))
         all << txt("%1: %2").arg(txt(p.title),
                                  p.type == Parameter::Type::Shares
                                      ? settingWords(study, step, "priors", settings[p.id])
@@ -166,9 +196,12 @@ QString settingWords(const Study& study, const Json& step, const std::string& ke
   if (key == "formula" && v.is_string()) return q(v.get<std::string>()).toHtmlEscaped();
   if (key == "file" && v.is_string())
     return QFileInfo(q(v.get<std::string>())).fileName().toHtmlEscaped();
-  if (key == "method" && v.is_string())
+  if (key == "method" && v.is_string()) {
     for (const auto* m : methods())
       if (m->id == v) return txt(m->title).toHtmlEscaped();
+    for (const auto* m : clusterMethods())
+      if (m->id == v) return txt(m->title).toHtmlEscaped();
+  }
   if ((key == "how" || key == "what" || key == "plan" || key == "type") && v.is_string()) {
     const auto& words = choiceWords();
     const auto at = words.find(v.get<std::string>());
@@ -183,12 +216,15 @@ QString settingWords(const Study& study, const Json& step, const std::string& ke
     for (const auto& b : v) all << bandName(study, step, b.get<size_t>());
     return all.join(", ").toHtmlEscaped();
   }
-  if (key == "features" && v.is_array()) {
+  if (key == "features" && v.is_array()) return featuresWords(study, step, v).toHtmlEscaped();
+  if (key == "settings" && v.is_object()) return settingsWords(study, step, v);
+  if (key == "names" && v.is_object()) {
     QStringList all;
-    for (const auto& line : v) all << featureWords(line.is_string() ? line.get<std::string>() : "");
+    for (const auto& [cluster, code] : v.items())
+      if (code.is_number_integer())
+        all << q(cluster) + " → " + (code == 0 ? txt("left out") : className(study, code));
     return all.join(", ").toHtmlEscaped();
   }
-  if (key == "settings" && v.is_object()) return settingsWords(study, step, v);
   if ((key == "priors" || key == "match") && v.is_object()) {
     QStringList all;
     for (const auto& [code, value] : v.items())

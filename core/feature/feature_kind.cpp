@@ -119,6 +119,13 @@ const FeatureKind& featureKind(const std::string& id) {
               didYouMean(id, ids));
 }
 
+std::vector<std::string> layersOf(const FeatureLine& line) {
+  const auto named = featureKind(line.kind).layers;
+  auto all = named == nullptr ? std::vector<std::string>() : named(line);
+  if (!line.of.empty()) all.push_back(line.of);
+  return all;
+}
+
 std::shared_ptr<const Feature> makeFeature(const std::string& text, const Scope& scope) {
   const FeatureLine line = parseFeature(text);
   const FeatureKind& kind = featureKind(line.kind);

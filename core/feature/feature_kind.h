@@ -26,7 +26,12 @@ struct FeatureKind {
   std::vector<Parameter> parameters;
   /// `settings`: by the parameters' ids, checked.
   std::shared_ptr<const Feature> (*make)(const Scope& scope, size_t scene, const Json& settings);
+  /// Layers that a line names in its parentheses, beside the one after `of`.
+  std::vector<std::string> (*layers)(const FeatureLine& line) = nullptr;
 };
+
+/// The names of all layers that a line needs in its scope.
+std::vector<std::string> layersOf(const FeatureLine& line);
 
 /// Such as "brightness(bands)".
 std::string lineOf(const FeatureKind& kind);

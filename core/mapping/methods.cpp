@@ -1,9 +1,9 @@
 // Every trained method there is, each in the file pair of its name.
 #include "mapping/method.h"
 
-#define ZP_METHODS(of)                                                        \
-  of(maximumLikelihood) of(mahalanobis) of(minimumDistance) of(spectralAngle) \
-      of(nearestNeighbours) of(randomForest) of(supportVectors)
+#define ZP_METHODS(of)                                                                          \
+  of(maximumLikelihood) of(randomForest) of(supportVectors) of(mahalanobis) of(minimumDistance) \
+      of(spectralAngle) of(nearestNeighbours)
 
 namespace zp {
 

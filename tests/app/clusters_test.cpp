@@ -188,9 +188,13 @@ TEST_F(ClustersWindow, HowManyIsShownForTheFeaturesChosen) {
   for (int i = 1; i < within->dataCount(); ++i)
     EXPECT_LT(within->dataMainValue(i), within->dataMainValue(i - 1) * 1.1);
   const double of8 = within->dataMainValue(0);
+  d().click("openBands");
+  d().settle();
   for (const auto* role :
-       {"feature-1", "feature-2", "feature-3", "feature-4", "feature-5", "feature-6"})
+       {"feature-1", "feature-2", "feature-3", "feature-4", "feature-5", "feature-6"}) {
     d().click(role);
+    d().settle();
+  }
   d().until([&] { return said->text().contains("part best"); }, "the trials of two bands");
   EXPECT_NE(chart->graph(0)->dataMainValue(0), of8);
   d().click("howMany");

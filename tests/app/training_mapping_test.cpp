@@ -137,9 +137,15 @@ class MappingDeskWindow : public RealWindow {
 };
 
 TEST_F(MappingDeskWindow, MinimumDistanceOverChosenBands) {
+  d().click("more-method");
+  d().settle();
   d().click("method-minimum-distance");
+  d().click("openBands");
+  d().settle();
   d().click("feature-1");
+  d().settle();
   d().click("feature-2");
+  d().settle();
   EXPECT_FALSE(d().find("feature-1")->isChecked());
   d().make("primary", "the map");
   EXPECT_EQ(map().step["method"], "minimum-distance");
@@ -171,6 +177,8 @@ TEST_F(MappingDeskWindow, AForestTellsWhatPartedTheClasses) {
   EXPECT_FALSE(seen("depth"));
   d().click("moreSettings");
   d().until([&] { return seen("depth"); }, "the parameters that were folded away");
+  d().click("more-method");
+  d().settle();
   d().click("method-minimum-distance");
   d().until([&] { return !seen("trees"); }, "the parameters of the other method");
   d().click("method-random-forest");
@@ -215,6 +223,8 @@ TEST_F(MappingDeskWindow, RejectLeavesPixelsWithoutAClass) {
     return n;
   };
   const size_t all = sum(map().facts);
+  d().click("moreSettings");
+  d().settle();
   d().press("reject", "2.5");
   d().make("primary", "the stricter map");
   EXPECT_EQ(map().step["settings"]["reject"], 2.5);
@@ -242,15 +252,19 @@ TEST_F(MappingDeskWindow, PriorsOfOnesOwnChangeTheMap) {
 }
 
 TEST_F(MappingDeskWindow, WithoutBandsThereIsNoMap) {
-  for (int b = 1; b <= 8; ++b) d().click(QString("feature-%1").arg(b));
+  d().click("sceneFeatures");
+  d().settle();
   EXPECT_FALSE(d().find("primary")->isEnabled());
   EXPECT_TRUE(said().contains("at least one band or feature"));
+  d().click("openBands");
+  d().settle();
   d().click("feature-5");
   EXPECT_TRUE(d().find("primary")->isEnabled());
 }
 
 TEST_F(MappingDeskWindow, FeaturesOfAnyKindAndSceneAreAdded) {
-  for (int b = 1; b <= 8; ++b) d().click(QString("feature-%1").arg(b));
+  d().click("sceneFeatures");
+  d().settle();
   d().click("addFeature");
   auto* kind = d().find<QComboBox>("featureKind");
   auto* of = d().find<QComboBox>("featureOf");
@@ -298,6 +312,8 @@ TEST_F(MappingDeskWindow, FeaturesOfAnyKindAndSceneAreAdded) {
 }
 
 TEST_F(MappingDeskWindow, WhatIsBeingTypedStaysWhenTheStudyChangesMeanwhile) {
+  d().click("moreSettings");
+  d().settle();
   auto* reject = d().find<QLineEdit>("reject");
   d().press("reject", "-");
   d().click("addFeature");
@@ -313,6 +329,8 @@ TEST_F(MappingDeskWindow, WhatIsBeingTypedStaysWhenTheStudyChangesMeanwhile) {
 }
 
 TEST_F(MappingDeskWindow, EveryMethodExplainsItselfInPlace) {
+  d().click("more-method");
+  d().settle();
   auto* opener = d().find<QToolButton>("explain-method");
   for (const auto* m : methods()) {
     d().click("method-" + q(m->id));

@@ -153,6 +153,18 @@ TEST_F(FeatureKinds, ASeasonOfAFormulaAndWhatIsMissing) {
   EXPECT_NE(wrong("season(vv, mean)").find("another kind"), std::string::npos);
 }
 
+TEST_F(FeatureKinds, ASeasonOfSomeDatesOnly) {
+  const auto line = parseFeature("season(vv, max, rd1 rd3)");
+  EXPECT_EQ(layersOf(line), (std::vector<std::string>{"rd1", "rd3"}));
+  const auto ours = values("season(vv, max, rd1 rd3)");
+  const size_t at = 500;
+  EXPECT_NEAR(ours[at], decibels(static_cast<double>(std::max(vv_[1][at], vv_[3][at]))), 1e-4);
+  // A scene that stands here twice counts once.
+  scope_.scenes.push_back({"again", scope_.scenes[1].scene});
+  EXPECT_EQ(makeFeature("season(vv, max)", scope_)->planes().size(), 4u);
+  EXPECT_NE(wrong("season(vv, max, rd1 rd9)").find("rd9"), std::string::npos);
+}
+
 TEST_F(FeatureKinds, TheSlopeOfAPlane) {
   // 3 m up for 5 m east, 4 m up for 5 m north (rows go south).
   const auto slope = values("slope of height"), north = values("slope(1, northness) of height"),

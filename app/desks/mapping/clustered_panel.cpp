@@ -173,7 +173,7 @@ QString ClusteredPanel::action() const {
 }
 
 QString ClusteredPanel::missing() const {
-  return features_->lines().empty() ? txt("Choose at least one band or feature.") : QString();
+  return features_->missing();
 }
 
 Json ClusteredPanel::step() const {

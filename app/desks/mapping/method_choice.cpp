@@ -13,6 +13,13 @@ MethodChoice::MethodChoice(const QString& name, std::vector<Entry> entries)
   title->addWidget(sectionLabel(txt("Method")));
   title->addWidget(explanation_->opener());
   title->addStretch();
+  more_ = linkButton("");
+  more_->setObjectName("more-" + name);
+  title->addWidget(more_);
+  connect(more_, &QPushButton::clicked, this, [this] {
+    all_ = true;
+    showChips();
+  });
   auto* row = wrapping({}, 6);
   for (const auto& m : entries_) {
     auto* b = chip(txt(m.title));
@@ -24,11 +31,13 @@ MethodChoice::MethodChoice(const QString& name, std::vector<Entry> entries)
   settings_ = new SettingsPanel;
   // So that they are found by their names before one has been here.
   settings_->offer(*chosen().parameters, Json::object(), {});
-  auto* column = columnIn(this);
+  auto* column = columnIn(this, 4);
   column->addLayout(title);
-  column->addWidget(row);
   column->addWidget(explanation_);
+  column->addWidget(row);
+  column->addSpacing(2);
   column->addWidget(settings_);
+  showChips();
   connect(settings_, &SettingsPanel::changed, this, [this] {
     try {
       values_[chosen_] = settings_->values();
@@ -55,13 +64,27 @@ QString MethodChoice::explanation() const {
   return html + "<p><i>" + txt(m.source) + "</i></p>";
 }
 
+void MethodChoice::showChips() {
+  constexpr size_t kFew = 3;
+  qint64 hidden = 0;
+  for (size_t i = 0; i < entries_.size(); ++i) {
+    const bool seen = all_ || i < kFew || entries_[i].id == chosen_;
+    auto* b = chips_.at(entries_[i].id);
+    b->setVisible(seen);
+    b->setChecked(entries_[i].id == chosen_);
+    hidden += seen ? 0 : 1;
+  }
+  more_->setVisible(hidden > 0);
+  more_->setText(txt("%n more…", "%n more…", hidden));
+}
+
 void MethodChoice::choose(const std::string& id) {
   chosen_ = id;
   Q_EMIT changed();
 }
 
 void MethodChoice::offer(const SettingsPanel::Around& around, const std::string& of) {
-  for (const auto& [name, b] : chips_) b->setChecked(name == chosen_);
+  showChips();
   explanation_->setText(explanation());
   Json now = {chosen_, of};
   for (const auto& c : around.classes) now.push_back({c.code, c.name, toQt(c.colour).rgb()});

@@ -19,7 +19,8 @@ class MethodChoice : public QWidget {
     return {m.id, m.title, m.about, m.assumes, m.fails, m.source, &m.parameters};
   }
 
-  /// `name`: of the chips, before the id.
+  /// `name`: of the chips, before the id. The first few stand there at once, the others after a
+  /// click.
   MethodChoice(const QString& name, std::vector<Entry> entries);
   const Entry& chosen() const;
   /// What differs from the start. Error with a sentence: what does not fit.
@@ -34,6 +35,7 @@ class MethodChoice : public QWidget {
 
  private:
   void choose(const std::string& id);
+  void showChips();
   QString explanation() const;
 
   std::vector<Entry> entries_;
@@ -41,6 +43,8 @@ class MethodChoice : public QWidget {
   std::map<std::string, Json> values_;  // of each method, as they were set last
   std::string offeredFor_;              // what the controls were last built from
   std::map<std::string, QPushButton*> chips_;
+  bool all_ = false;  // every method has its chip in sight
+  QPushButton* more_;
   Paragraph* explanation_;
   SettingsPanel* settings_;
 };

@@ -96,8 +96,7 @@ QString TrainedPanel::action() const {
 QString TrainedPanel::missing() const {
   if (bench_.study().training.empty()) return txt("There are no training areas yet.");
   if (trainedClasses().size() < 2) return txt("A map needs training for at least two classes.");
-  if (features_->lines().empty()) return txt("Choose at least one band or feature.");
-  return {};
+  return features_->missing();
 }
 
 Json TrainedPanel::step() const {

@@ -97,14 +97,45 @@ double daysOf(const std::string& date) {
   return static_cast<double>(std::chrono::sys_days(day).time_since_epoch().count());
 }
 
-/// The scenes with a date that have what is asked for, by date.
-std::vector<std::pair<double, size_t>> datesOf(const Scope& scope, const std::string& value) {
+std::vector<std::string> wordsIn(const std::string& text) {
+  std::vector<std::string> all;
+  for (const auto& word : split(text, ' '))
+    if (!word.empty()) all.push_back(word);
+  return all;
+}
+
+bool isOneFile(const Scene& a, const Scene& b) {
+  return a.bands[0].file == b.bands[0].file && a.date == b.date;
+}
+
+/// The scenes of the scope that count, each once: those named, or all.
+std::vector<size_t> scenesOf(const Scope& scope, const Json& named) {
+  std::vector<size_t> all;
+  if (named.is_string()) {
+    for (const auto& name : wordsIn(named)) {
+      size_t i = 0;
+      while (i < scope.scenes.size() && scope.scenes[i].name != name) ++i;
+      if (i == scope.scenes.size()) throw Error("There is no scene “{}” here.", name);
+      all.push_back(i);
+    }
+    return all;
+  }
+  for (size_t i = 0; i < scope.scenes.size(); ++i)
+    if (std::none_of(all.begin(), all.end(), [&](size_t before) {
+          return isOneFile(scope.scenes[before].scene, scope.scenes[i].scene);
+        }))
+      all.push_back(i);
+  return all;
+}
+
+/// Those with a date that have what is asked for, by date.
+std::vector<std::pair<double, size_t>> datesOf(const Scope& scope, const Json& settings) {
   std::vector<std::pair<double, size_t>> dates;
-  for (size_t i = 0; i < scope.scenes.size(); ++i) {
+  for (const size_t i : scenesOf(scope, settings.at("dates"))) {
     const double day = daysOf(scope.scenes[i].scene.date);
     if (std::isnan(day)) continue;
     try {
-      sceneFormula(scope, i, value, "");
+      sceneFormula(scope, i, settings.at("value"), "");
       dates.emplace_back(day, i);
     } catch (const FormulaError&) {
       // Another sensor; this scene has not these bands.
@@ -123,7 +154,7 @@ SeasonWhat whatOf(const std::string& of) {
 
 std::shared_ptr<const Feature> makeSeason(const Scope& scope, size_t, const Json& settings) {
   const std::string value = settings.at("value"), of = settings.at("of");
-  const auto found = datesOf(scope, value);
+  const auto found = datesOf(scope, settings);
   if (found.size() < 2)
     throw Error(
         "A season of “{}” needs two or more scenes with a date that have it; there are {}. Name "
@@ -153,8 +184,8 @@ namespace features {
 extern const FeatureKind season{
     "season",
     words("Season"),
-    words("A statistic over all dates that are named here and have these bands, pixel by pixel; "
-          "dates without a value there do not count. The mean of radar is that of its power."),
+    words("A statistic over several dates that have these bands, pixel by pixel; dates without a "
+          "value there do not count. The mean of radar is that of its power."),
     "",
     {{.id = "value",
       .title = words("Of"),
@@ -170,7 +201,16 @@ extern const FeatureKind season{
                   {"spread", words("spread")},
                   {"min", words("lowest")},
                   {"max", words("highest")},
-                  {"peak", words("day of the highest")}}}},
-    &makeSeason};
+                  {"peak", words("day of the highest")}}},
+     {.id = "dates",
+      .title = words("Dates"),
+      .about = words("The names of the scenes that count, parted by spaces."),
+      .type = Parameter::Type::Text,
+      .unset = words("all that are named here"),
+      .seldom = true}},
+    &makeSeason,
+    [](const FeatureLine& line) {
+      return line.arguments.size() < 3 ? std::vector<std::string>() : wordsIn(line.arguments[2]);
+    }};
 }
 }  // namespace zp

@@ -91,7 +91,8 @@ extern const Method maximumLikelihood{
           .about = words("In standard deviations from the class (Mahalanobis distance); 3 to 5 is "
                          "usual. Pixels farther away stay without a class."),
           .lowest = 0,
-          .unset = words("never: every pixel gets a class")}},
+          .unset = words("never: every pixel gets a class"),
+          .seldom = true}},
     .confidence = true,
     .train = &BySignatures::train<MaximumLikelihood>,
     .read = &BySignatures::read<MaximumLikelihood>};
