@@ -104,6 +104,7 @@ void Desk::connectPanel(Panel* panel) {
   connect(panel, &Panel::overlayChanged, this, &Desk::overlayChanged);
   connect(panel, &Panel::pictureAsked, this, &Desk::pictureAsked);
   connect(panel, &Panel::productAsked, this, &Desk::productAsked);
+  connect(panel, &Panel::behindAsked, this, &Desk::behindAsked);
   connect(panel, &Panel::stageAsked, this, &Desk::stageAsked);
   connect(panel, &Panel::revealAsked, this, [this](QWidget* part) {
     // Once it has its place.

@@ -32,6 +32,7 @@ class Desk : public QWidget {
   void stageAsked(int stage);
   void pictureAsked(const zp::Picture& picture);
   void productAsked(const QString& id);
+  void behindAsked(const QString& id);
   void overlayChanged();
 
  protected:

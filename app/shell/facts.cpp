@@ -71,6 +71,8 @@ const std::map<std::string, const char*>& settingTitles() {
                                                       {"field", words("Class field")},
                                                       {"match", words("Classes matched")},
                                                       {"names", words("Clusters named")},
+                                                      {"majority", words("Majority in, pixels")},
+                                                      {"smallest", words("Smallest patch, pixels")},
                                                       {"unit", words("Unit")},
                                                       {"from", words("From")},
                                                       {"to", words("To")},

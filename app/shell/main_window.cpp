@@ -79,6 +79,8 @@ void MainWindow::buildDesks() {
     connect(d, &Desk::stageAsked, this, &MainWindow::goTo);
     connect(d, &Desk::pictureAsked, pictures_.get(), &PicturesShown::setFront);
     connect(d, &Desk::productAsked, this, &MainWindow::showFront);
+    connect(d, &Desk::behindAsked, this,
+            [this](const QString& id) { showBehind(bench_.pictureOf(id)); });
     connect(d, &Desk::overlayChanged, this, &MainWindow::updateOverlays);
   }
   connect(scenesDesk_, &ScenesDesk::factsAsked, this, &MainWindow::showSheetOf);
@@ -465,7 +467,13 @@ void MainWindow::dropCard(const QString& id, QPoint at) {
   const Picture p = bench_.pictureOf(id);
   if (p.none()) return;
   if (inView.x() >= view_->width() / 2) return pictures_->setFront(p);
-  pictures_->setBack(p);
+  showBehind(p);
+}
+
+/// Under the curtain, unless both are seen together already.
+void MainWindow::showBehind(const Picture& picture) {
+  if (picture.none()) return;
+  pictures_->setBack(picture);
   if (view_->mode() == MapView::Mode::Front) viewTools_->toggleMode(MapView::Mode::Curtain);
 }
 

@@ -86,6 +86,7 @@ class MainWindow : public QMainWindow {
   void updateOverlays();
   void trouble(const QString& sentence);
   void showFront(const QString& id);
+  void showBehind(const Picture& picture);
   void showSheetOf(const QString& id);
   void explain(const QString& title, const QString& text);
   void choosePolygons(const QString& id);

@@ -216,6 +216,94 @@ TEST_F(ClustersWindow, IsodataTakesItsOwnFigures) {
   EXPECT_TRUE(said().contains("Split above")) << said().toStdString();
 }
 
+TEST_F(ClustersWindow, AMapIsTidiedAndComparedUnderTheCurtain) {
+  d().click("tidyPage");
+  d().settle();
+  EXPECT_TRUE(said().contains("no class map")) << said().toStdString();
+  d().click("trainedMap");
+  makeMap();
+  d().click("tidyPage");
+  d().settle();
+  const std::string before = s().products.back().id;
+  const double patches = s().products.back().facts["classes"][0]["pixels"];
+  d().press("smallest", "12");
+  d().press("majority", "4");
+  d().click("primary");
+  EXPECT_TRUE(said().contains("odd number")) << said().toStdString();
+  d().press("majority", "3");
+  d().make("primary", "the tidied map");
+  const Product tidied = s().products.back();
+  EXPECT_EQ(tidied.step["map"], before);
+  EXPECT_EQ(tidied.step["smallest"], 12);
+  EXPECT_EQ(tidied.step["majority"], 3);
+  EXPECT_GT(tidied.facts["changed"], 1000);
+  EXPECT_NE(tidied.facts["classes"][0]["pixels"], patches);
+  EXPECT_EQ(w().view().front().of, tidied.id);
+  EXPECT_EQ(w().view().back().of, before);
+  EXPECT_EQ(w().view().mode(), MapView::Mode::Curtain);
+  EXPECT_TRUE(d().find<QLabel>("tidySaid")
+                  ->text()
+                  .contains(grouped(tidied.facts["changed"].get<size_t>())));
+  // The next one starts from the map itself again, not from the tidied one.
+  EXPECT_EQ(d().find<QComboBox>("tidyMap")->currentData().toString(), q(before));
+  d().press("smallest", "");
+  d().press("majority", "");
+  d().click("primary");
+  EXPECT_TRUE(said().contains("smallest patch")) << said().toStdString();
+}
+
+TEST_F(ClustersWindow, OtherScenesAndTheRadarSeasonAreFeatures) {
+  w().goTo(2);
+  importTraining();
+  d().stage(3);
+  d().click("trainedMap");
+  d().settle();
+  d().click("group-radar");
+  d().click("group-scene-" + q(s().scenes[1].id));
+  d().settle();
+  d().make("primary", "the map");
+  const Json step = s().products.back().step;
+  size_t radar = 0, other = 0, scenes = 0;
+  for (const auto& one : s().scenes) scenes += one.scene.isRadar() ? 1 : 0;
+  for (const auto& line : step["features"]) {
+    const auto text = line.get<std::string>();
+    radar += text.rfind("neighbourhood(", 0) == 0 ? 1 : 0;
+    other += text.rfind("band(", 0) == 0 && text.find(" of ") != std::string::npos ? 1 : 0;
+  }
+  EXPECT_EQ(radar, 2 * scenes);
+  EXPECT_EQ(other, s().scenes[1].scene.bands.size());
+  EXPECT_EQ(step["with"].size(), scenes + 1);
+  EXPECT_EQ(step["features"].size(), 8 + radar + other);
+  // Named together with their scene on the sheet of facts.
+  const QString facts = factsOf(s(), q(s().products.back().id));
+  EXPECT_TRUE(facts.contains(q(s().scenes[1].scene.name)));
+  EXPECT_FALSE(facts.contains("band("));
+}
+
+TEST_F(ClustersWindow, ASeasonTakesTheDatesOfTheYear) {
+  d().click("addFeature");
+  auto* kind = d().find<QComboBox>("featureKind");
+  kind->setCurrentIndex(kind->findData("season"));
+  d().settle();
+  d().press("value", "vh");
+  auto* of = d().find<QComboBox>("of");
+  of->setCurrentIndex(of->findData("spread"));
+  d().click("featureAdd");
+  d().settle();
+  ASSERT_TRUE(said().isEmpty()) << said().toStdString();
+  size_t radar = 0;
+  for (const auto& one : s().scenes) radar += one.scene.isRadar() ? 1 : 0;
+  EXPECT_EQ(d().find("added-1")->text(), QString("vh spread of %1 dates").arg(radar));
+  makeClusters("4");
+  EXPECT_EQ(clusters().step["with"].size(), radar);
+  // What no date has is said.
+  d().click("addFeature");
+  d().settle();
+  d().press("value", "swir99");
+  d().click("featureAdd");
+  EXPECT_TRUE(said().contains("two or more scenes")) << said().toStdString();
+}
+
 TEST_F(ClustersWindow, NamesDoNotGoToOtherClusters) {
   makeClusters("4");
   openBoard();

@@ -112,5 +112,20 @@ TEST_F(ZpatchClusters, WrongCallsAndInputsSaySo) {
                                  "none.csv", "out.log", "s.tif", "twice.csv", "unknown.csv"}));
 }
 
+TEST_F(ZpatchClusters, AMapIsTidied) {
+  writeCodes(folder_ / "m.tif", metricGrid(5, 3), {2, 2, 2, 2, 2, 1, 1, 7, 1, 1, 1, 1, 1, 1, 1},
+             NumberType::Byte, 0);
+  ASSERT_EQ(run("tidy m.tif --smallest-patch 2 --out t.tif --json"), 0) << err();
+  EXPECT_EQ(json()["changed"], 1);
+  EXPECT_EQ(json()["classes"][0]["pixels"], 10);
+  ASSERT_EQ(run("tidy m.tif --majority 3 --out v.tif --json"), 0) << err();
+  EXPECT_GE(json()["changed"].get<int>(), 1);
+  EXPECT_EQ(run("tidy m.tif --out n.tif"), 2);
+  EXPECT_EQ(run("tidy m.tif --majority 4 --out n.tif"), 2);
+  EXPECT_EQ(run("tidy m.tif --majority 3 --smallest-patch 3 --out n.tif"), 2);
+  EXPECT_EQ(run("tidy m.tif --majority 3 --out m.tif --replace"), 1);
+  EXPECT_EQ(run("tidy s.tif --majority 3 --out n.tif"), 1);  // no class map
+}
+
 }  // namespace
 }  // namespace zp

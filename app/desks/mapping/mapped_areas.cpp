@@ -11,11 +11,23 @@ MappedAreas::MappedAreas(Workbench& bench) : Panel(bench) {
   box()->addWidget(table_);
 }
 
-const Product* newestMap(const Study& study) {
+namespace {
+
+const Product* newestBy(const Study& study, const std::set<std::string>& steps) {
   const auto& all = study.products;
   for (auto p = all.rbegin(); p != all.rend(); ++p)
-    if (p->kind == ProductKind::ClassMap && p->step.value("do", "") == "map") return &*p;
+    if (p->kind == ProductKind::ClassMap && steps.count(p->step.value("do", "")) > 0) return &*p;
   return nullptr;
+}
+
+}  // namespace
+
+const Product* newestMap(const Study& study) {
+  return newestBy(study, {"map", "name-clusters", "tidy"});
+}
+
+const Product* newestTrainedMap(const Study& study) {
+  return newestBy(study, {"map"});
 }
 
 void MappedAreas::refresh() {

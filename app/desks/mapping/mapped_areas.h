@@ -15,7 +15,10 @@ class MappedAreas : public Panel {
   QTableWidget* table_;
 };
 
-/// The newest map by a method or of named clusters; nullptr when there is none.
+/// The newest map made on this desk, by a method, of named clusters or tidied; nullptr when there
+/// is none.
 const Product* newestMap(const Study& study);
+/// The newest one by a trained method.
+const Product* newestTrainedMap(const Study& study);
 
 }  // namespace zp

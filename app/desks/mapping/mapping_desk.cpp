@@ -2,6 +2,7 @@
 
 #include "desks/mapping/clustered_panel.h"
 #include "desks/mapping/mapped_areas.h"
+#include "desks/mapping/tidy_panel.h"
 #include "desks/mapping/trained_panel.h"
 #include "mapping/cluster_method.h"
 
@@ -12,6 +13,7 @@ MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, tx
   addPage(new TrainedPanel(bench), "trainedMap", txt("Trained map"));
   auto* clustered = new ClusteredPanel(bench);
   addPage(clustered, "clusteredMap", txt("Clustered map"));
+  addPage(new TidyPanel(bench), "tidyPage", txt("Tidy"));
   connect(clustered, &ClusteredPanel::namingAsked, this, &MappingDesk::namingAsked);
 }
 

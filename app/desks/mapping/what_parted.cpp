@@ -56,7 +56,7 @@ WhatParted::WhatParted(Workbench& bench) : Panel(bench, 4) {
 }
 
 void WhatParted::refresh() {
-  const Product* map = newestMap(bench_.study());
+  const Product* map = newestTrainedMap(bench_.study());
   const Json told = map == nullptr ? Json() : map->facts.value("training", Json());
   setVisible(told.is_object() && told.contains("importance") && told.contains("out_of_bag"));
   if (!told.is_object() || !told.contains("importance")) return;
