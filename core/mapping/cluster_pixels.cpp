@@ -28,19 +28,19 @@ ClusterSums sumsOf(const float* const* values, size_t n, const NearestMean& mean
   std::vector<int16_t> nearest(n);
   std::vector<float> squared(n);
   means.assign(values, n, nearest.data(), squared.data());
+  const size_t features = means.features();
+  // Pixel by pixel: sums of one feature alone would wait for each other.
   for (size_t i = 0; i < n; ++i) {
     if (nearest[i] < 0) continue;
-    ++s.sizes[static_cast<size_t>(nearest[i])];
+    const auto k = static_cast<size_t>(nearest[i]);
+    ++s.sizes[k];
     s.within += static_cast<double>(squared[i]);
-  }
-  for (size_t f = 0; f < means.features(); ++f) {
-    for (size_t i = 0; i < n; ++i) {
-      if (nearest[i] < 0) continue;
-      const size_t at = static_cast<size_t>(nearest[i]) * means.features() + f;
-      const auto v = static_cast<double>(values[f][i]);
-      s.values[at] += v;
-      if (squares) s.squares[at] += v * v;
-    }
+    double* sums = s.values.data() + k * features;
+    for (size_t f = 0; f < features; ++f) sums[f] += static_cast<double>(values[f][i]);
+    if (!squares) continue;
+    double* of = s.squares.data() + k * features;
+    for (size_t f = 0; f < features; ++f)
+      of[f] += static_cast<double>(values[f][i]) * static_cast<double>(values[f][i]);
   }
   return s;
 }
