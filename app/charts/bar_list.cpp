@@ -35,7 +35,7 @@ void BarList::paintEvent(QPaintEvent*) {
     most = std::max(most, b.value);
     wide = std::max(wide, figures.horizontalAdvance(b.figure));
   }
-  const int h = rowHeight(), names = width() * 3 / 10, room = width() - names - wide - 20;
+  const int h = rowHeight(), names = width() * 2 / 5, room = width() - names - wide - 20;
   for (int i = 0; i < bars_.size(); ++i) {
     const Bar& b = bars_[i];
     const QRect row(0, i * h, width(), h);

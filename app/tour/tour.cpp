@@ -41,6 +41,55 @@ int labelFor(const ValidationPoint& p, const std::string& crs, const std::string
   return legend.classes[(r >> 8) % legend.classes.size()].code;
 }
 
+/// A map without training: clusters, and what they are.
+void nameClusters(Driver& t, const QDir& folder) {
+  auto& w = t.window();
+  t.click("clusteredMap");
+  t.settle();
+  t.make("primary", "the clusters");
+  t.click("nameClusters");
+  t.until([&] { return w.naming().isVisible() && w.naming().ready(); }, "the naming board");
+  t.settle();
+  t.click("takeNearest");
+  auto* list = t.find<ClusterList>("clusterList");
+  list->choose(3);
+  shot(t, folder, "17-naming-board");
+  for (const auto& row : list->rows())
+    if (!row.is) {
+      list->choose(row.code);
+      QTest::keyClick(list, Qt::Key_0);
+    }
+  t.make("makeNamed", "the map of named clusters");
+}
+
+/// One date by maximum likelihood, then two and the radar season by a forest and support vectors.
+void makeMaps(Driver& t, const QDir& folder) {
+  auto& w = t.window();
+  t.click("trainedMap");
+  t.settle();
+  t.click("method-maximum-likelihood");
+  t.make("primary", "the map");
+  const QString first = q(w.bench().study().products.back().id);
+  const auto& scenes = w.bench().study().scenes;
+  const std::string year = w.bench().currentScene()->scene.date.substr(0, 4);
+  for (const auto& s : scenes)
+    if (s.id != w.bench().currentScene()->id && !s.scene.isRadar() &&
+        s.scene.sensor == w.bench().currentScene()->scene.sensor &&
+        s.scene.date.substr(0, 4) == year)
+      t.click("group-scene-" + q(s.id));
+  t.click("group-radar");
+  t.settle();
+  t.click("method-support-vectors");
+  t.make("primary", "the map by support vectors");
+  t.click("method-random-forest");
+  t.make("primary", "the map by a forest");
+  QTest::mouseClick(t.find<QToolButton>("curtain"), Qt::LeftButton);
+  Q_EMIT w.findChild<MappingDesk*>()->behindAsked(first);
+  pointAt(t, 0.7, 0.4);
+  shot(t, folder, "4-mapping");
+  QTest::mouseClick(t.find<QToolButton>("curtain"), Qt::LeftButton);
+}
+
 /// Longer than a function may be: the job from its start to its end, in its order.
 void wholeJob(Driver& t, const QDir& folder, const QString& truth) {
   auto& w = t.window();
@@ -75,10 +124,8 @@ void wholeJob(Driver& t, const QDir& folder, const QString& truth) {
   shot(t, folder, "3-training");
 
   t.stage(3);
-  t.click("method-maximum-likelihood");
-  t.make("primary", "the map");
-  pointAt(t, 0.4, 0.4);
-  shot(t, folder, "4-mapping");
+  nameClusters(t, folder);
+  makeMaps(t, folder);
 
   t.stage(4);
   t.until([&] { return t.find<QLabel>("planned")->text().contains("on the view"); }, "the plan");

@@ -1,6 +1,8 @@
 #include "desks/mapping/what_parted.h"
 
+#include "base/error.h"
 #include "desks/mapping/mapped_areas.h"
+#include "feature/feature_kind.h"
 
 namespace zp {
 namespace {
@@ -11,12 +13,28 @@ QString percentText(double share) {
   return decimal(share * 100, 1) + " %";
 }
 
+/// The date of the scene that a feature of a map is of, as far as it is not the map's own.
+QString dateOfFeature(const Study& study, const Product& map, size_t feature) {
+  const Json lines = map.step.value("features", Json::array());
+  if (feature >= lines.size() || !lines[feature].is_string()) return {};
+  try {
+    const auto of = parseFeature(lines[feature].get<std::string>()).of;
+    const auto* s = study.scene(map.step.value("with", Json::object()).value(of, ""));
+    if (s == nullptr) return {};
+    return s->scene.date.empty() ? q(s->scene.name) : niceDate(s->scene.date).section(' ', 0, 1);
+  } catch (const Error&) {
+    return {};
+  }
+}
+
 /// The largest first.
-QList<BarList::Bar> barsOf(const Json& importance) {
+QList<BarList::Bar> barsOf(const Study& study, const Product& map) {
   QList<BarList::Bar> bars;
-  for (const auto& f : importance) {
+  for (const auto& f : map.facts["training"]["importance"]) {
     const auto share = f.at("share").get<double>();
-    bars.append({q(f.at("feature").get<std::string>()), share, percentText(share)});
+    const QString name = q(f.at("feature").get<std::string>()),
+                  date = dateOfFeature(study, map, static_cast<size_t>(bars.size()));
+    bars.append({date.isEmpty() ? name : name + ", " + date, share, percentText(share)});
   }
   std::stable_sort(bars.begin(), bars.end(),
                    [](const auto& a, const auto& b) { return a.value > b.value; });
@@ -61,7 +79,7 @@ void WhatParted::refresh() {
   setVisible(told.is_object() && told.contains("importance") && told.contains("out_of_bag"));
   if (!told.is_object() || !told.contains("importance")) return;
   share_->setText(percentText(told.value("out_of_bag", 0.0)));
-  const auto bars = barsOf(told["importance"]);
+  const auto bars = barsOf(bench_.study(), *map);
   bars_->setBars(open_ ? bars : bars.mid(0, kFew));
   all_->setVisible(bars.size() > kFew);
   all_->setText(open_ ? txt("Fewer") : txt("All %1").arg(bars.size()));
