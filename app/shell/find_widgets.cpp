@@ -43,7 +43,8 @@ void reach(QWidget* desk, const QPointer<QWidget>& part) {
 /// Those that are made anew all the time are offered elsewhere: bands, indices, classes.
 bool ofTheMoment(const QWidget& w) {
   const QString name = w.objectName();
-  for (const char* start : {"index-", "feature-", "polygonsOf-", "composite-", "role-"})
+  for (const char* start : {"index-", "feature-", "group-", "sceneFeatures", "added-", "name-",
+                            "polygonsOf-", "composite-", "role-"})
     if (name.startsWith(start)) return true;
   return name.isEmpty() && qobject_cast<const QScrollBar*>(&w) != nullptr;
 }

@@ -6,6 +6,7 @@
 #include "outline/layer.h"
 #include "shell/facts.h"
 #include "support/rasters.h"
+#include "training/health.h"
 #include "window_fixture.h"
 
 namespace zp {
@@ -66,6 +67,37 @@ TEST_F(TrainingDeskWindow, TheBandTableShowsMeanAndSpreadOfTheChosenClass) {
     EXPECT_NEAR(bands->item(b, 1)->text().replace("−", "-").toDouble(), water.mean[b], 1e-4);
     EXPECT_NEAR(bands->item(b, 2)->text().toDouble(), water.sd()[b], 1e-4);
   }
+}
+
+TEST_F(TrainingDeskWindow, HealthAndTheMostAlikeAreTold) {
+  importTraining();
+  d().until([&] { return classes().item(0, 4)->text() != ""; }, "the health of the classes");
+  const Samples samples = studySamples(s(), w().bench().currentScene()->scene, {});
+  const SignatureSet set = signaturesOf(samples);
+  const auto health = healthOf(samples, set);
+  int mixed = 0;
+  for (int r = 0; r < classes().rowCount(); ++r)
+    for (const auto& h : health)
+      if (h.code == classes().item(r, 0)->data(Qt::UserRole).toInt()) {
+        EXPECT_EQ(classes().item(r, 4)->text(), wordOf(h.word));
+        EXPECT_EQ(classes().item(r, 3)->data(Qt::UserRole).toList().size(), 24);
+        if (h.word != Health::Mixed) continue;
+        ++mixed;
+        chooseClass(r);
+        EXPECT_EQ(d().find<QLabel>("healthReason")->text(), q(h.reason.text()));
+      }
+  // The careless area is in one of them; most classes are all right.
+  EXPECT_GE(mixed, 1);
+  EXPECT_LE(mixed, 4);
+  EXPECT_EQ(classes().horizontalHeaderItem(3)->text(), "nir");
+  auto* pairs = w().findChild<QTableWidget*>("pairTable");
+  const auto worst = confusablePairs(set);
+  EXPECT_EQ(pairs->rowCount(), 5);
+  EXPECT_EQ(pairs->item(0, 1)->text().toDouble(),
+            std::round(worst[0].jeffriesMatusita * 100) / 100);
+  EXPECT_EQ(pairs->item(0, 2)->text(), q(worst[0].feature));
+  key(Qt::Key_Z, Qt::ControlModifier);
+  EXPECT_FALSE(pairs->isVisible());
 }
 
 TEST_F(TrainingDeskWindow, AFileWithoutAreasIsSaidInPlace) {

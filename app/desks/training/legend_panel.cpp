@@ -1,9 +1,46 @@
 #include "desks/training/legend_panel.h"
 
 namespace zp {
+namespace {
+
+enum Column { kClass, kAreas, kPixels, kShape, kHealth };
+
+/// The shape of a class in one band: bars in its colour, from the cell's data.
+class ShapeCell : public QStyledItemDelegate {
+ public:
+  using QStyledItemDelegate::QStyledItemDelegate;
+  void paint(QPainter* p, const QStyleOptionViewItem& option,
+             const QModelIndex& index) const override {
+    QStyledItemDelegate::paint(p, option, index);
+    const auto bars = index.data(Qt::UserRole).toList();
+    if (bars.isEmpty()) return;
+    const QRectF box = QRectF(option.rect).adjusted(4, 3, -4, -2);
+    const double wide = box.width() / static_cast<double>(bars.size());
+    p->save();
+    p->setPen(Qt::NoPen);
+    p->setBrush(index.data(Qt::UserRole + 1).value<QColor>());
+    for (qsizetype i = 0; i < bars.size(); ++i) {
+      const double high = bars[i].toDouble() * box.height();
+      p->drawRect(QRectF(box.left() + static_cast<double>(i) * wide, box.bottom() - high,
+                         wide * 0.8, high));
+    }
+    p->restore();
+  }
+};
+
+/// Near infrared tells most covers apart; without it the first band.
+size_t bandShown(const SignatureSet& set) {
+  const auto nir = std::find(set.bands.begin(), set.bands.end(), "nir");
+  return nir == set.bands.end() ? 0 : static_cast<size_t>(nir - set.bands.begin());
+}
+
+}  // namespace
 
 LegendPanel::LegendPanel(Workbench& bench) : Panel(bench) {
-  table_ = plainTable({txt("Class"), txt("areas"), txt("pixels")});
+  table_ = plainTable({txt("Class"), txt("areas"), txt("pixels"), "", txt("health")});
+  table_->setItemDelegateForColumn(kShape, new ShapeCell(table_));
+  table_->horizontalHeader()->setSectionResizeMode(kShape, QHeaderView::Fixed);
+  table_->setColumnWidth(kShape, 70);
   table_->setObjectName("classTable");
   table_->setAccessibleName(txt("Classes of the legend"));
   box()->addWidget(table_);
@@ -14,6 +51,9 @@ LegendPanel::LegendPanel(Workbench& bench) : Panel(bench) {
   drop_->setToolTip(
       txt("Takes the class out of the legend, with its training areas (Ctrl Z brings "
           "them back)"));
+  reason_ = secondLabel("");
+  reason_->setObjectName("healthReason");
+  box()->addWidget(reason_);
   box()->addWidget(wrapping({edit_, drop_}));
   classEdit_ = new ClassEdit;
   box()->addWidget(classEdit_);
@@ -22,12 +62,14 @@ LegendPanel::LegendPanel(Workbench& bench) : Panel(bench) {
   connect(edit_, &QPushButton::clicked, this, [this] { edit(table_->currentRow()); });
   connect(table_, &QTableWidget::cellDoubleClicked, this, [this](int row, int) { edit(row); });
   connect(table_, &QTableWidget::itemSelectionChanged, this, [this] {
-    if (!filling_) Q_EMIT classChosen();
+    if (filling_) return;
+    tellReason();
+    Q_EMIT classChosen();
   });
 }
 
 void LegendPanel::forget() {
-  signatures_ = nullptr;
+  training_ = nullptr;
   classEdit_->hide();
 }
 
@@ -41,35 +83,66 @@ void LegendPanel::choose(int code) {
     if (table_->item(r, 0)->data(Qt::UserRole).toInt() == code) table_->selectRow(r);
 }
 
-void LegendPanel::setSignatures(const SignatureSet* signatures) {
-  signatures_ = signatures;
+void LegendPanel::setTraining(const Training* training) {
+  training_ = training;
   refresh();
 }
 
 void LegendPanel::refresh() {
   filling_ = true;
   const int before = chosenClass();
-  const Study& study = bench_.study();
-  std::map<int, int> areas;
-  for (const auto& a : study.training) ++areas[a.code];
-  table_->setRowCount(static_cast<int>(study.legend.classes.size()));
+  const auto& classes = bench_.study().legend.classes;
+  table_->setRowCount(static_cast<int>(classes.size()));
+  const QString band =
+      training_ == nullptr ? QString() : q(training_->set.bands[bandShown(training_->set)]);
+  table_->setHorizontalHeaderItem(kShape, new QTableWidgetItem(band));
   for (int r = 0; r < table_->rowCount(); ++r) {
-    const auto& c = study.legend.classes[static_cast<size_t>(r)];
-    auto* name = classItem(study, c.code, c.name);
-    name->setToolTip(txt("Code %1. %2").arg(c.code).arg(q(c.description)));
-    table_->setItem(r, 0, name);
-    table_->setItem(r, 1, figureItem(areas[c.code] > 0 ? QString::number(areas[c.code]) : "–"));
-    QString pixels = "–";
-    if (signatures_ != nullptr)
-      for (const auto& s : signatures_->classes)
-        if (s.code == c.code) pixels = grouped(s.pixels);
-    table_->setItem(r, 2, figureItem(pixels));
+    const auto& c = classes[static_cast<size_t>(r)];
+    fillRow(r, c);
     if (c.code == before || (before == 0 && r == 0)) table_->selectRow(r);
   }
   edit_->setEnabled(table_->rowCount() > 0);
   drop_->setEnabled(table_->rowCount() > 0);
   fitHeight(table_);
   filling_ = false;
+  tellReason();
+}
+
+void LegendPanel::fillRow(int r, const LegendClass& c) {
+  const Study& study = bench_.study();
+  const auto areas = std::count_if(study.training.begin(), study.training.end(),
+                                   [&](const TrainingArea& a) { return a.code == c.code; });
+  auto* name = classItem(study, c.code, c.name);
+  name->setToolTip(txt("Code %1. %2").arg(c.code).arg(q(c.description)));
+  table_->setItem(r, kClass, name);
+  table_->setItem(r, kAreas, figureItem(areas > 0 ? QString::number(areas) : "–"));
+  auto* pixels = figureItem("–");
+  auto *shape = new QTableWidgetItem, *health = new QTableWidgetItem;
+  for (size_t i = 0; training_ != nullptr && i < training_->set.classes.size(); ++i) {
+    if (training_->set.classes[i].code != c.code) continue;
+    pixels->setText(grouped(training_->set.classes[i].pixels));
+    QVariantList bars;
+    for (const double b : training_->shapes[i][bandShown(training_->set)]) bars << b;
+    shape->setData(Qt::UserRole, bars);
+    shape->setData(Qt::UserRole + 1, toQt(c.colour));
+    const auto& h = training_->health[i];
+    health->setText(txt(wordOf(h.word)));
+    health->setToolTip(sentenceOf(h.reason));
+    health->setForeground(h.word == Health::Good ? tokens().second : tokens().warning);
+  }
+  table_->setItem(r, kPixels, pixels);
+  table_->setItem(r, kShape, shape);
+  table_->setItem(r, kHealth, health);
+}
+
+/// Of the chosen class, where its training is not good.
+void LegendPanel::tellReason() {
+  QString reason;
+  if (training_ != nullptr)
+    for (const auto& h : training_->health)
+      if (h.code == chosenClass() && h.word != Health::Good) reason = sentenceOf(h.reason);
+  reason_->setText(reason);
+  reason_->setVisible(!reason.isEmpty());
 }
 
 void LegendPanel::addClass() {

@@ -1,7 +1,7 @@
 #pragma once
 #include "desks/panel.h"
 #include "desks/training/class_edit.h"
-#include "training/signature.h"
+#include "desks/training/signatures_panel.h"
 
 namespace zp {
 
@@ -17,8 +17,9 @@ class LegendPanel : public Panel {
   int chosenClass() const;
   void choose(int code);
   void addClass();
-  /// How many training pixels each class has; nullptr while not known.
-  void setSignatures(const SignatureSet* signatures);
+  /// How many training pixels each class has, and what is to be thought of them; nullptr while not
+  /// known.
+  void setTraining(const Training* training);
 
  Q_SIGNALS:
   void classChosen();
@@ -27,7 +28,11 @@ class LegendPanel : public Panel {
   void edit(int row);
   void keep(const LegendClass& changed);
 
-  const SignatureSet* signatures_ = nullptr;
+  void fillRow(int row, const LegendClass& c);
+  void tellReason();
+
+  const Training* training_ = nullptr;
+  QLabel* reason_;
   QTableWidget* table_;
   QPushButton *edit_, *drop_;
   ClassEdit* classEdit_;

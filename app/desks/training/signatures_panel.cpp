@@ -1,6 +1,23 @@
 #include "desks/training/signatures_panel.h"
 
 namespace zp {
+namespace {
+
+Training trainingOver(const Study& study, const Scene& scene, const Progress& progress) {
+  constexpr size_t kBars = 24;
+  Training t;
+  const Samples samples = studySamples(study, scene, {}, progress);
+  t.set = signaturesOf(samples);
+  t.health = healthOf(samples, t.set);
+  for (const auto& c : t.set.classes) {
+    auto& shapes = t.shapes.emplace_back();
+    for (size_t f = 0; f < t.set.bands.size(); ++f) shapes.push_back(shapeOf(samples, c, f, kBars));
+  }
+  t.pairs = confusablePairs(t.set);
+  return t;
+}
+
+}  // namespace
 
 SignaturesPanel::SignaturesPanel(Workbench& bench, std::function<int()> chosenClass)
     : Panel(bench), chosenClass_(std::move(chosenClass)), job_(this) {
@@ -18,7 +35,7 @@ SignaturesPanel::SignaturesPanel(Workbench& bench, std::function<int()> chosenCl
 
 void SignaturesPanel::forget() {
   job_.stop();
-  set_.reset();
+  known_.reset();
   of_.clear();
 }
 
@@ -29,14 +46,15 @@ void SignaturesPanel::refresh() {
   const QString of = QString("%1/%2/%3").arg(q(s->id)).arg(s->revision).arg(study.trainingRevision);
   if (of == of_) return showClass();
   of_ = of;
-  set_.reset();
+  known_.reset();
   Q_EMIT computed();
   showClass();
   if (study.training.empty()) return job_.stop();
   job_.ask([study, scene = s->scene](
-               const Progress& progress) { return studySignatures(study, scene, {}, progress); },
-           [this](const SignatureSet& set) {
-             set_ = set;
+               const Progress& progress) { return trainingOver(study, scene, progress); },
+           [this](const Training& training) {
+             known_ = training;
+             const SignatureSet& set = known_->set;
              if (set.conflicts > 0)
                Q_EMIT trouble(txt("%n pixels claimed by two classes are left out.",
                                   "%n pixel claimed by two classes is left out.",
@@ -52,13 +70,13 @@ void SignaturesPanel::showClass() {
   const int code = chosenClass_();
   bands_->setRowCount(0);
   bandTitle_->clear();
-  if (!set_ || s == nullptr) {
+  if (!known_ || s == nullptr) {
     chart_->clearPlottables();
     chart_->replot();
     return fitHeight(bands_);
   }
   showCurves(s->scene, code);
-  for (const auto& c : set_->classes)
+  for (const auto& c : known_->set.classes)
     if (c.code == code) showBands(c);
   if (bandTitle_->text().isEmpty() && code != 0)
     bandTitle_->setText(txt("No training pixels of this class yet."));
@@ -74,16 +92,16 @@ void SignaturesPanel::showCurves(const Scene& scene, int code) {
   if (!known)
     for (size_t i = 0; i < wavelengths.size(); ++i) wavelengths[i] = static_cast<double>(i + 1);
   title_->setText(txt("Signatures: %1").arg(txt(titleOf(scene.state))));
-  chart_->show(*set_, wavelengths, bench_.study().legend, code, known ? "nm" : "");
+  chart_->show(known_->set, wavelengths, bench_.study().legend, code, known ? "nm" : "");
 }
 
 void SignaturesPanel::showBands(const Signature& c) {
   bandTitle_->setText(txt("%1: %2 pixels", "%1: %2 pixel", static_cast<qint64>(c.pixels))
                           .arg(q(c.name), grouped(c.pixels)));
-  bands_->setRowCount(static_cast<int>(set_->bands.size()));
+  bands_->setRowCount(static_cast<int>(known_->set.bands.size()));
   const Eigen::VectorXd sd = c.sd();
   for (int b = 0; b < bands_->rowCount(); ++b) {
-    bands_->setItem(b, 0, new QTableWidgetItem(q(set_->bands[static_cast<size_t>(b)])));
+    bands_->setItem(b, 0, new QTableWidgetItem(q(known_->set.bands[static_cast<size_t>(b)])));
     const double values[] = {c.mean[b], sd[b], c.min[b], c.max[b]};
     for (int k = 0; k < 4; ++k)
       bands_->setItem(

@@ -1,10 +1,18 @@
 #pragma once
+#include "background/latest.h"
 #include "charts/chart.h"
 #include "desks/panel.h"
-#include "background/latest.h"
-#include "training/signature.h"
+#include "training/health.h"
 
 namespace zp {
+
+/// What is known of the training over the bands of a scene.
+struct Training {
+  SignatureSet set;
+  std::vector<ClassHealth> health;                       // in the order of the set
+  std::vector<std::vector<std::vector<double>>> shapes;  // class by class, of each band
+  std::vector<ConfusablePair> pairs;
+};
 
 /// The signatures of the classes as curves, and those of one class by band.
 class SignaturesPanel : public Panel {
@@ -16,8 +24,8 @@ class SignaturesPanel : public Panel {
   void forget() override;
   /// Another class is chosen.
   void showClass();
-  /// nullptr while they are being computed, or without training.
-  const SignatureSet* signatures() const { return set_ ? &*set_ : nullptr; }
+  /// nullptr while it is being computed, or without training.
+  const Training* known() const { return known_ ? &*known_ : nullptr; }
 
  Q_SIGNALS:
   void computed();
@@ -29,7 +37,7 @@ class SignaturesPanel : public Panel {
   std::function<int()> chosenClass_;
   Latest job_;
   QString of_;  // what they were computed from
-  std::optional<SignatureSet> set_;
+  std::optional<Training> known_;
   QLabel *title_, *bandTitle_;
   SignatureChart* chart_;
   QTableWidget* bands_;

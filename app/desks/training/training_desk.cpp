@@ -1,6 +1,7 @@
 #include "desks/training/training_desk.h"
 
 #include "desks/training/legend_panel.h"
+#include "desks/training/pairs_panel.h"
 #include "desks/training/signatures_panel.h"
 
 namespace zp {
@@ -15,12 +16,17 @@ TrainingDesk::TrainingDesk(Workbench& bench, MapView& view) : Desk(bench, view, 
   addPanel(areas_);
   addPanel(legend_);
   addPanel(signatures_);
+  auto* pairs = new PairsPanel(bench);
+  addPanel(pairs);
   body()->addStretch();
   connect(areas_, &AreasPanel::newClassAsked, legend_, &LegendPanel::addClass);
   connect(areas_, &AreasPanel::picked, legend_, &LegendPanel::choose);
   connect(legend_, &LegendPanel::classChosen, signatures_, &SignaturesPanel::showClass);
-  connect(signatures_, &SignaturesPanel::computed, this,
-          [this] { legend_->setSignatures(signatures_->signatures()); });
+  connect(signatures_, &SignaturesPanel::computed, this, [this, pairs] {
+    legend_->setTraining(signatures_->known());
+    pairs->setTraining(signatures_->known());
+    tell();
+  });
 }
 
 Desk::Missing TrainingDesk::missing() const {
@@ -33,7 +39,21 @@ Panel::Heading TrainingDesk::heading() const {
   return {{},
           n == 0 ? txt("Draw areas of known cover, or import polygons with a code and a name "
                        "field. Every class needs a few.")
-                 : txt("%n areas.", "%n area.", n)};
+                 : txt("%n areas.", "%n area.", n) + toldOfHealth()};
+}
+
+/// "Two classes look mixed, one is thin."
+QString TrainingDesk::toldOfHealth() const {
+  const Training* training = signatures_->known();
+  if (training == nullptr) return {};
+  std::map<Health, qint64> count;
+  for (const auto& h : training->health) ++count[h.word];
+  QStringList told;
+  if (const auto n = count[Health::Mixed]; n > 0)
+    told << txt("%n classes look mixed", "%n class looks mixed", n);
+  if (const auto n = count[Health::Thin]; n > 0) told << txt("%n are thin", "%n is thin", n);
+  if (const auto n = count[Health::Wide]; n > 0) told << txt("%n are wide", "%n is wide", n);
+  return told.isEmpty() ? QString() : " " + told.join(", ") + ".";
 }
 
 Trail::Station TrainingDesk::station() const {

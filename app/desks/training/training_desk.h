@@ -23,6 +23,7 @@ class TrainingDesk : public Desk {
   void keyPressEvent(QKeyEvent*) override;
 
  private:
+  QString toldOfHealth() const;
   AreasPanel* areas_;
   LegendPanel* legend_;
   SignaturesPanel* signatures_;
