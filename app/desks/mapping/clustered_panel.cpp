@@ -177,11 +177,9 @@ QString ClusteredPanel::missing() const {
 }
 
 Json ClusteredPanel::step() const {
-  Json step = {{"do", "cluster"},
-               {"scene", bench_.currentScene()->id},
-               {"features", features_->lines()},
-               {"method", method_->chosen().id}};
-  if (const auto with = features_->with(); !with.empty()) step["with"] = with;
+  Json step = features_->step();
+  step["do"] = "cluster";
+  step["method"] = method_->chosen().id;
   if (const Json values = method_->values(); !values.empty()) step["settings"] = values;
   if (const auto area = bench_.studyAreaId(); inside_->isChecked() && !area.empty())
     step["inside"] = area;

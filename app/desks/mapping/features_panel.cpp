@@ -314,4 +314,10 @@ std::map<std::string, std::string> FeaturesPanel::with() const {
   return used;
 }
 
+Json FeaturesPanel::step() const {
+  Json step = {{"scene", bench_.currentScene()->id}, {"features", lines()}};
+  if (const auto named = with(); !named.empty()) step["with"] = named;
+  return step;
+}
+
 }  // namespace zp

@@ -22,6 +22,8 @@ class FeaturesPanel : public Panel {
   /// The lines of those chosen (feature/feature_kind.h), and what the names in them stand for.
   std::vector<std::string> lines() const;
   std::map<std::string, std::string> with() const;
+  /// What a step says of them: scene, features and with.
+  Json step() const override;
 
  private:
   struct Added {

@@ -100,11 +100,9 @@ QString TrainedPanel::missing() const {
 }
 
 Json TrainedPanel::step() const {
-  Json step = {{"do", "map"},
-               {"scene", bench_.currentScene()->id},
-               {"features", features_->lines()},
-               {"method", method_->chosen().id}};
-  if (const auto with = features_->with(); !with.empty()) step["with"] = with;
+  Json step = features_->step();
+  step["do"] = "map";
+  step["method"] = method_->chosen().id;
   if (const Json values = method_->values(); !values.empty()) step["settings"] = values;
   if (const auto area = bench_.studyAreaId(); inside_->isChecked() && !area.empty())
     step["inside"] = area;
