@@ -61,6 +61,7 @@ class LanguageWindow : public RealWindow {
     for (const auto& [name, id] : formulaNames(study)) add(name);
     for (const auto& p : study.products) add(p.name), add(p.file.string());
     for (const auto& c : study.legend.classes) add(c.name), add(c.description);
+    for (const auto& a : study.training) add(a.subclass);
     for (const auto& o : study.outlines) add(o.name), add(o.layer);
     for (int month = 1; month <= 12; ++month)
       all += " " + languageOfWords().monthName(month, QLocale::ShortFormat);

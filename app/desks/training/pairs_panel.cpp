@@ -16,8 +16,9 @@ PairsPanel::PairsPanel(Workbench& bench) : Panel(bench, 4) {
   title->addStretch();
   box()->addLayout(title);
   box()->addWidget(explanation);
-  table_ = plainTable({txt("Classes"), txt("distance"), txt("parted best by")});
+  table_ = plainTable({txt("Classes"), txt("distance"), txt("best by")});
   table_->setObjectName("pairTable");
+  table_->horizontalHeaderItem(2)->setToolTip(txt("The band that parts them best by itself"));
   table_->setSelectionMode(QAbstractItemView::NoSelection);
   box()->addWidget(table_);
 }
@@ -40,7 +41,7 @@ void PairsPanel::refresh() {
   for (size_t i = 0; i < count; ++i) {
     const auto& pair = training_->pairs[i];
     const int r = static_cast<int>(i);
-    table_->setItem(r, 0, new QTableWidgetItem(txt("%1 and %2").arg(name(pair.a), name(pair.b))));
+    table_->setItem(r, 0, new QTableWidgetItem(name(pair.a) + " – " + name(pair.b)));
     table_->setItem(r, 1, figureItem(decimal(pair.jeffriesMatusita, 2)));
     table_->setItem(r, 2, figureItem(q(pair.feature)));
   }
