@@ -30,7 +30,7 @@ size_t differing(const std::filesystem::path& before, const std::filesystem::pat
 const std::vector<Parameter>& tidyParameters() {
   static const std::vector<Parameter> all{
       {.id = "majority",
-       .title = words("Majority in"),
+       .title = words("Majority in, pixels"),
        .about =
            words("Each pixel gets the class that most pixels of the square around it have: the "
                  "side of the square in pixels, an odd number. Single pixels go, edges are "
@@ -40,7 +40,7 @@ const std::vector<Parameter>& tidyParameters() {
        .highest = 101,
        .unset = words("not done")},
       {.id = "smallest",
-       .title = words("Smallest patch"),
+       .title = words("Smallest patch, pixels"),
        .about = words("Patches of fewer pixels go to the neighbour they share the longest border "
                       "with. Nothing else changes."),
        .type = Parameter::Type::Whole,

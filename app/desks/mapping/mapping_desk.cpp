@@ -39,7 +39,7 @@ Trail::Station MappingDesk::station() const {
   const Product* map = newestMap(study);
   if (map == nullptr) return station;
   station.figure =
-      q(map->name).section(", ", 1) + QString(" · %1").arg(map->facts["classes"].size());
+      q(map->name).section(", ", -1) + QString(" · %1").arg(map->facts["classes"].size());
   station.state = stateOf(*map);
   return station;
 }
