@@ -110,7 +110,7 @@ void VectorsOurs(benchmark::State& state) {
   for (auto _ : state)
     inPieces(Machine::kCount, [&](const std::vector<const float*>& at, size_t from, size_t n) {
       std::vector<int16_t> best(n);
-      m.ours.decide(at, n, best.data(), nullptr);
+      m.ours.decide(at, n, best.data());
       std::copy(best.begin(), best.end(), m.labels.begin() + static_cast<std::ptrdiff_t>(from));
     });
 }

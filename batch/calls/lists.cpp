@@ -55,7 +55,7 @@ Call listOfMethods(CLI::App& app) {
             for (const auto* m : methods()) {
               text += listing(m->id, {m->about, m->assumes, m->fails, m->source}, m->parameters);
               Json told = toldOf(*m);
-              told["confidence"] = m->confidence;
+              told["confidence"] = m->support;
               list.push_back(std::move(told));
             }
             Json clustering = Json::array();

@@ -16,7 +16,8 @@ struct MapArguments {
   SceneArguments scene;
   TrainingArguments training;
   OutputArguments output;
-  std::string method, confidence, model, modelOut;
+  std::string method, confidence, unlikeness, heldOut, model, modelOut, subclasses = "together";
+  double least = 0;
   std::vector<std::string> settings;
 
   Json settingsOf(const Method& how) const {
@@ -31,8 +32,12 @@ Json runMap(const MapArguments& a, const Progress& progress) {
   if (!a.training.layer.empty()) inputs.push_back(fileOfLayer(a.training.layer));
   if (!a.model.empty()) inputs.push_back(a.model);
   StepFiles files{a.output.out, outputs.add(a.output.out, inputs)};
-  if (!a.confidence.empty()) files.beside["confidence"] = outputs.add(a.confidence, inputs);
-  if (!a.modelOut.empty()) files.beside["model"] = outputs.add(a.modelOut, inputs);
+  const std::pair<const char*, std::string> beside[] = {{"confidence", a.confidence},
+                                                        {"unlikeness", a.unlikeness},
+                                                        {"held-out", a.heldOut},
+                                                        {"model", a.modelOut}};
+  for (const auto& [what, file] : beside)
+    if (!file.empty()) files.beside[what] = outputs.add(file, inputs);
   FileStep step("map");
   step.scope(scope);
   Model known;
@@ -41,6 +46,8 @@ Json runMap(const MapArguments& a, const Progress& progress) {
                   scope.grid.crs);
     step["method"] = a.method;
     step["settings"] = a.settingsOf(method(a.method));
+    if (a.subclasses != "together") step["subclasses"] = a.subclasses;
+    if (a.least > 0) step["least"] = a.least;
   } else {
     known = readModel(a.model);
     step["model"] = a.model;
@@ -49,13 +56,14 @@ Json runMap(const MapArguments& a, const Progress& progress) {
   step["features"] = lines;
   const auto made = step.run(files, progress);
   outputs.commit();
-  Json result = {{"method", a.model.empty() ? a.method : known.method},
+  Json result = {{"method", a.model.empty() ? a.method : known.plan.method},
                  {"features", lines},
                  {"classes", made.facts.at("classes")},
                  {"training_pixels", made.facts.at("training_pixels")},
                  {"conflicts", made.facts.at("conflicts")},
                  {"outputs", names(outputs)}};
-  if (made.facts.contains("training")) result["training"] = made.facts["training"];
+  for (const char* told : {"training", "held_out", "guess"})
+    if (made.facts.contains(told)) result[told] = made.facts[told];
   return result;
 }
 
@@ -69,23 +77,36 @@ Call map(CLI::App& app) {
   a->scene.addTo(*call, true);
   a->training.addTo(*call, false);
   a->output.addTo(*call, "Class map to write");
-  std::vector<std::string> ids, sure;
+  std::vector<std::string> ids;
   std::vector<const std::vector<Parameter>*> parameters;
   for (const auto* m : methods()) {
     ids.push_back(m->id);
     parameters.push_back(&m->parameters);
-    if (m->confidence) sure.push_back(m->id);
   }
   call->add_option("--method", a->method, fmt::format("One of {}", listed(ids)));
   call->add_option("--set", a->settings, settingsHelp(parameters, "methods"));
+  call->add_option("--subclasses", a->subclasses,
+                   "Train subclasses together, apart and mapped to their class, or apart and kept")
+      ->check(CLI::IsMember({"together", "apart", "kept"}));
+  call->add_option("--least", a->least,
+                   "Pixels for whose class less speaks, 0 to 1, stay without a class")
+      ->check(CLI::Range(0.0, 0.999));
   call->add_option("--confidence", a->confidence,
-                   fmt::format("GeoTIFF to write: probability of each pixel's class ({})",
-                               fmt::join(sure, ", ")));
+                   "GeoTIFF to write: what speaks for the class of each pixel, 0 to 1");
+  call->add_option("--unlikeness", a->unlikeness,
+                   "GeoTIFF to write: how unlike all training each pixel is");
+  call->add_option("--held-out", a->heldOut,
+                   "JSON to write: how training areas kept out of training, five times in turn, "
+                   "are mapped; an indication, no accuracy assessment");
   call->add_option("--model-out", a->modelOut, "Model to write, for use on other scenes");
   call->add_option("--model", a->model, "Model to use instead of --training and --method")
       ->excludes("--training")
       ->excludes("--method")
-      ->excludes("--set");
+      ->excludes("--set")
+      ->excludes("--subclasses")
+      ->excludes("--least")
+      ->excludes("--unlikeness")
+      ->excludes("--held-out");
   call->callback([a] {
     a->scene.require("map");
     if (!a->model.empty()) return;

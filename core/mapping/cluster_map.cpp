@@ -15,17 +15,11 @@ namespace zp {
 namespace {
 
 /// Gives pixels the codes of their clusters.
-class ByCluster : public Classifier {
+class ByCluster : public PixelCoder {
  public:
   explicit ByCluster(const ClusterModel& model)
       : scale_(model.scale), means_(model.clusters.means, model.clusters.features) {}
-  using Classifier::classify;
   size_t features() const override { return means_.features(); }
-  std::vector<int> classes() const override {
-    std::vector<int> codes(means_.count());
-    std::iota(codes.begin(), codes.end(), 1);
-    return codes;
-  }
   void classify(const std::vector<const float*>& values, size_t n, uint16_t* codes) const override {
     std::vector<std::vector<float>> scaled(features(), std::vector<float>(n));
     std::vector<const float*> at;
@@ -38,7 +32,6 @@ class ByCluster : public Classifier {
     means_.assign(at.data(), n, nearest.data(), squared.data());
     for (size_t i = 0; i < n; ++i) codes[i] = static_cast<uint16_t>(nearest[i] + 1);
   }
-  Json toJson() const override { return Json::object(); }
 
  private:
   const Standard& scale_;

@@ -12,6 +12,12 @@ struct MapBlock : FeatureBlock {
   std::vector<float> confidence;
 };
 
+void requireFeatures(const FeatureReader& reader, const PixelCoder& coder) {
+  if (reader.features().size() != coder.features())
+    throw Error("The training used {} features, but {} are chosen; choose the same.",
+                coder.features(), reader.features().size());
+}
+
 RasterSpec confidenceSpec(const Grid& grid) {
   RasterSpec spec;
   spec.grid = grid;
@@ -23,35 +29,40 @@ RasterSpec confidenceSpec(const Grid& grid) {
 
 }  // namespace
 
-void makeMap(const FeatureReader& reader, const Classifier& classifier, const Legend& legend,
-             const std::filesystem::path& temporary, const Progress& progress,
-             const std::filesystem::path& confidence) {
-  if (reader.features().size() != classifier.features())
-    throw Error("The training used {} features, but {} are chosen; choose the same.",
-                classifier.features(), reader.features().size());
+void makeMap(const FeatureReader& reader, const PixelCoder& coder, const Legend& legend,
+             const std::filesystem::path& temporary, const Progress& progress) {
+  requireFeatures(reader, coder);
   RasterWriter writer(temporary, classMapSpec(reader.grid(), legend, "classes"));
-  std::unique_ptr<RasterWriter> second;
-  if (!confidence.empty())
-    second = std::make_unique<RasterWriter>(confidence, confidenceSpec(reader.grid()));
   forEachBlock<MapBlock>(
       reader.windows(), progress,
       [&](Window w, MapBlock& b) {
         reader.read(w, b);
-        const size_t n = w.pixels();
-        b.codes.resize(n);
-        if (second) {
-          b.confidence.resize(n);
-          classifier.classify(b.pointers(), n, b.codes.data(), b.confidence.data());
-        } else {
-          classifier.classify(b.pointers(), n, b.codes.data());
-        }
+        b.codes.resize(w.pixels());
+        coder.classify(b.pointers(), w.pixels(), b.codes.data());
+      },
+      [&](MapBlock& b) { writer.writeCodes(1, b.window, b.codes); });
+  writer.finish();
+}
+
+Statistics makeConfidence(const FeatureReader& reader, const Classifier& classifier,
+                          const std::filesystem::path& temporary, const Progress& progress) {
+  requireFeatures(reader, classifier);
+  RasterWriter writer(temporary, confidenceSpec(reader.grid()));
+  Statistics statistics;
+  forEachBlock<MapBlock>(
+      reader.windows(), progress,
+      [&](Window w, MapBlock& b) {
+        reader.read(w, b);
+        b.codes.resize(w.pixels());
+        b.confidence.resize(w.pixels());
+        classifySurely(classifier, b.pointers(), w.pixels(), b.codes.data(), b.confidence.data());
       },
       [&](MapBlock& b) {
-        writer.writeCodes(1, b.window, b.codes);
-        if (second) second->write(1, b.window, b.confidence);
+        statistics.add(b.confidence.data(), b.confidence.size());
+        writer.write(1, b.window, b.confidence);
       });
   writer.finish();
-  if (second) second->finish();
+  return statistics;
 }
 
 }  // namespace zp

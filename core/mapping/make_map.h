@@ -3,16 +3,21 @@
 
 #include "base/progress.h"
 #include "feature/feature_reader.h"
+#include "index/statistics.h"
 #include "legend/legend.h"
 #include "mapping/method.h"
 
 namespace zp {
 
-/// Classifies features, block by block, to a class map at `temporary` with the legend's colours and
-/// names. With `confidence`, also a Float32 raster of the probability of each pixel's class (no
-/// data −1).
-void makeMap(const FeatureReader& reader, const Classifier& classifier, const Legend& legend,
-             const std::filesystem::path& temporary, const Progress& progress = Progress(),
-             const std::filesystem::path& confidence = {});
+/// Gives features their codes, block by block, to a class map at `temporary` with the legend's
+/// colours and names.
+void makeMap(const FeatureReader& reader, const PixelCoder& coder, const Legend& legend,
+             const std::filesystem::path& temporary, const Progress& progress = Progress());
+
+/// What speaks for the class that each pixel is given (Classifier::support), 0…1, to a Float32
+/// raster at `temporary`; no data (−1) where it is given none.
+Statistics makeConfidence(const FeatureReader& reader, const Classifier& classifier,
+                          const std::filesystem::path& temporary,
+                          const Progress& progress = Progress());
 
 }  // namespace zp

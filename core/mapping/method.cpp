@@ -1,12 +1,30 @@
 #include "mapping/method.h"
 
+#include <algorithm>
+
 #include "base/error.h"
+#include "base/nan.h"
 #include "base/text.h"
 
 namespace zp {
 
-void Classifier::classify(const std::vector<const float*>&, size_t, uint16_t*, float*) const {
-  throw Error("This method gives no confidence; leave it out or choose maximum likelihood.");
+void classifySurely(const Classifier& classifier, const std::vector<const float*>& values, size_t n,
+                    uint16_t* codes, float* confidence) {
+  constexpr size_t kPiece = 4096;
+  const auto classes = classifier.classes();
+  std::vector<float> support(classes.size() * std::min(n, kPiece));
+  std::vector<const float*> at(values.size());
+  for (size_t from = 0; from < n; from += kPiece) {
+    const size_t some = std::min(kPiece, n - from);
+    for (size_t f = 0; f < values.size(); ++f) at[f] = values[f] + from;
+    classifier.classify(at, some, codes + from);
+    classifier.support(at, some, support.data());
+    for (size_t i = 0; i < some; ++i) {
+      const int code = codes[from + i];
+      const auto c = std::lower_bound(classes.begin(), classes.end(), code) - classes.begin();
+      confidence[from + i] = code == 0 ? kNan : support[static_cast<size_t>(c) * some + i];
+    }
+  }
 }
 
 std::vector<uint16_t> codesFrom(const Json& json) {

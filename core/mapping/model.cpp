@@ -1,6 +1,9 @@
 #include "mapping/model.h"
 
+#include <map>
+
 #include "base/error.h"
+#include "mapping/derived.h"
 
 namespace zp {
 namespace {
@@ -28,31 +31,97 @@ size_t countFrom(const Json& json) {
   return json.get<size_t>();
 }
 
+/// Shares of classes as shares of their subclasses, by their pixels; equal ones are said too, or
+/// a class would count as often as it has subclasses.
+Json apartSettings(const Method& how, Json settings, const std::vector<SubclassCode>& subclasses,
+                   const Samples& parts) {
+  for (const auto& p : how.parameters) {
+    if (p.type != Parameter::Type::Shares) continue;
+    const Json given = settings.at(p.id);
+    std::map<int, double> pixels;
+    for (size_t k = 0; k < subclasses.size(); ++k)
+      pixels[subclasses[k].of] += static_cast<double>(parts.classes[k].labelled);
+    Json shares = Json::object();
+    for (size_t k = 0; k < subclasses.size(); ++k) {
+      const int of = subclasses[k].of;
+      const double share = given.empty() ? 1.0 : given.value(std::to_string(of), 0.0);
+      if (share > 0)
+        shares[std::to_string(subclasses[k].code)] =
+            share * static_cast<double>(parts.classes[k].labelled) / pixels[of];
+    }
+    settings[p.id] = shares;
+  }
+  return settings;
+}
+
+/// What a model gives in the end, from what it has learned.
+std::shared_ptr<const Classifier> finished(std::shared_ptr<const Classifier> learned,
+                                           const Model& m) {
+  if (m.plan.subclasses == Subclasses::Apart)
+    learned = std::make_shared<OfSubclasses>(std::move(learned), m.subclasses);
+  if (m.plan.least > 0) learned = std::make_shared<OnlySure>(std::move(learned), m.plan.least);
+  return learned;
+}
+
+Json toJson(const std::vector<SubclassCode>& subclasses) {
+  Json all = Json::array();
+  for (const auto& s : subclasses)
+    all.push_back({{"code", s.code}, {"of", s.of}, {"name", s.name}});
+  return all;
+}
+
+std::vector<SubclassCode> subclassCodesFrom(const Json& json, const std::vector<int>& codes) {
+  std::vector<SubclassCode> all;
+  std::vector<int> own;
+  for (const auto& s : json) {
+    all.push_back({s.at("code"), s.at("of"), s.at("name")});
+    own.push_back(all.back().code);
+    if (all.back().of < 1 || all.back().of > 65535)
+      throw Error("A subclass of the model is of no class; train it again.");
+  }
+  if (own != codes) throw Error("The subclasses of the model are not those it learned.");
+  return all;
+}
+
 }  // namespace
 
-Model trainModel(const FeatureReader& reader, const std::vector<std::string>& lines,
-                 const std::string& id, const Json& settings,
-                 const std::vector<TrainingArea>& areas, const Legend& legend,
-                 const Progress& progress) {
-  const Method& how = method(id);
-  Model m{id, settingsFrom(how.parameters, settings, how.title), lines, legend, {}, 0, 0};
-  const Samples samples = drawSamples(reader, areas, legend, {}, progress.part(0, 0.7));
-  m.classifier = how.train(samples, m.settings, progress.part(0.7, 1));
-  m.trainingPixels = samples.size();
-  m.conflicts = samples.conflicts;
+Model trainOn(const Samples& samples, const MapPlan& plan, const Legend& legend,
+              const Progress& progress) {
+  const Method& how = method(plan.method);
+  Model m{plan, {}, legend, {}, {}, samples.size(), samples.conflicts};
+  m.plan.settings = settingsFrom(how.parameters, plan.settings, how.title);
+  if (!(plan.least >= 0 && plan.least < 1))
+    throw Error("What must speak for a class is a share from 0 to 1.");
+  std::shared_ptr<const Classifier> learned;
+  if (plan.subclasses == Subclasses::Together) {
+    learned = how.train(samples, m.plan.settings, progress);
+  } else {
+    m.subclasses = subclassesOf(samples);
+    const Samples parts = apart(samples, m.subclasses);
+    m.plan.settings = apartSettings(how, m.plan.settings, m.subclasses, parts);
+    learned = how.train(parts, m.plan.settings, progress);
+    if (plan.subclasses == Subclasses::Kept) m.legend = apart(legend, m.subclasses);
+  }
+  m.classifier = finished(std::move(learned), m);
   return m;
 }
 
 Json toJson(const Model& m) {
-  return {{"format", "zany-patch-model"},
-          {"version", 2},
-          {"method", m.method},
-          {"settings", m.settings},
-          {"features", m.features},
-          {"legend", toJson(m.legend)},
-          {"training_pixels", m.trainingPixels},
-          {"conflicts", m.conflicts},
-          {"learned", m.classifier->toJson()}};
+  Json json = {{"format", "zany-patch-model"},
+               {"version", 2},
+               {"method", m.plan.method},
+               {"settings", m.plan.settings},
+               {"features", m.features},
+               {"legend", toJson(m.legend)},
+               {"training_pixels", m.trainingPixels},
+               {"conflicts", m.conflicts},
+               {"learned", m.classifier->toJson()}};
+  if (m.plan.least > 0) json["least"] = m.plan.least;
+  if (m.plan.subclasses != Subclasses::Together) {
+    json["subclasses"] = toJson(m.subclasses);
+    json["subclasses_kept"] = m.plan.subclasses == Subclasses::Kept;
+  }
+  return json;
 }
 
 Model readModel(const std::filesystem::path& file) {
@@ -60,14 +129,21 @@ Model readModel(const std::filesystem::path& file) {
   Model m;
   try {
     const Json json = asNow(raw);
-    m.method = json.at("method").get<std::string>();
-    const Method& how = method(m.method);
-    m.settings = settingsFrom(how.parameters, json.at("settings"), how.title);
+    m.plan.method = json.at("method").get<std::string>();
+    const Method& how = method(m.plan.method);
+    m.plan.settings = settingsFrom(how.parameters, json.at("settings"), how.title);
+    m.plan.least = json.value("least", 0.0);
     m.features = json.at("features").get<std::vector<std::string>>();
     m.legend = legendFrom(json.at("legend"));
     m.trainingPixels = countFrom(json.at("training_pixels"));
     m.conflicts = countFrom(json.at("conflicts"));
-    m.classifier = how.read(json.at("learned"), m.settings);
+    std::shared_ptr<const Classifier> learned = how.read(json.at("learned"), m.plan.settings);
+    if (json.contains("subclasses")) {
+      m.subclasses = subclassCodesFrom(json["subclasses"], learned->classes());
+      m.plan.subclasses =
+          json.at("subclasses_kept").get<bool>() ? Subclasses::Kept : Subclasses::Apart;
+    }
+    m.classifier = finished(std::move(learned), m);
   } catch (const Json::exception&) {
     throw Error("The model “{}” is not complete; train it again.", file.string());
   }

@@ -5,12 +5,11 @@
 #include <algorithm>
 #include <atomic>
 #include <cmath>
-#include <map>
 #include <opencv2/ml.hpp>
 #include <set>
 
 #include "base/error.h"
-#include "base/random.h"
+#include "training/folds.h"
 
 namespace zp {
 namespace {
@@ -33,27 +32,6 @@ VectorSamples some(const VectorSamples& all, Wanted wanted) {
   return part;
 }
 
-/// The fold of each sample: areas whole where a class has enough of them, for neighbouring pixels
-/// are alike.
-std::vector<int> foldsOf(const VectorSamples& s, uint64_t seed) {
-  constexpr size_t kFewAreas = 3;
-  std::map<int, std::set<size_t>> areas;
-  for (size_t i = 0; i < s.size(); ++i) areas[s.labels[i]].insert(s.areas[i]);
-  std::map<std::pair<int, size_t>, int> foldOfArea;
-  Random random(mix(seed, 0x666f6c6473ull));
-  for (const auto& [label, of] : areas) {
-    std::vector<size_t> order(of.begin(), of.end());
-    for (size_t i = order.size(); i > 1; --i) std::swap(order[i - 1], order[random.below(i)]);
-    for (size_t i = 0; i < order.size(); ++i)
-      foldOfArea[{label, order[i]}] = static_cast<int>(i % kFolds);
-  }
-  std::vector<int> folds;
-  for (size_t i = 0; i < s.size(); ++i)
-    folds.push_back(areas[s.labels[i]].size() < kFewAreas ? static_cast<int>(random.below(kFolds))
-                                                          : foldOfArea[{s.labels[i], s.areas[i]}]);
-  return folds;
-}
-
 struct Count {
   std::vector<size_t> right, all;  // by class
 };
@@ -66,7 +44,7 @@ void judge(const SupportVectors& machine, const VectorSamples& kept, Count& coun
     at.push_back(columns[f].data());
   }
   std::vector<int16_t> best(kept.size());
-  machine.decide(at, kept.size(), best.data(), nullptr);
+  machine.decide(at, kept.size(), best.data());
   for (size_t i = 0; i < kept.size(); ++i) {
     const auto label = static_cast<size_t>(kept.labels[i]);
     ++count.all[label];
@@ -147,7 +125,7 @@ std::vector<TriedPlan> searchPlan(const VectorSamples& samples, bool radial,
   std::vector<TriedPlan> tried;
   for (const double oneC : cs)
     for (const double oneGamma : gammas) tried.push_back({{radial, oneC, oneGamma}, 0});
-  const auto folds = foldsOf(samples, seed);
+  const auto folds = foldsByArea(samples.labels, samples.areas, kFolds, seed);
   std::atomic<size_t> done{0};
   oneapi::tbb::parallel_for(size_t{0}, tried.size(), [&](size_t i) {
     progress.check();

@@ -39,35 +39,40 @@ void SupportVectors::arrange() {
 
 namespace {
 
-/// Which class wins, from the value of each function at one pixel.
-struct Winner {
-  int16_t best = -1;
-  float margin = kNan;
-};
-
-Winner winnerOf(const float* values, size_t step, size_t classes, std::vector<int>& votes) {
+/// Which class wins, from the value of each function at one pixel; −1 where one is NaN.
+int16_t winnerOf(const float* values, size_t step, size_t classes, std::vector<int>& votes) {
   std::fill(votes.begin(), votes.end(), 0);
   for (size_t a = 0, f = 0; a < classes; ++a)
     for (size_t b = a + 1; b < classes; ++b, ++f) {
       const float v = values[f * step];
-      if (std::isnan(v)) return {};
+      if (std::isnan(v)) return -1;
       ++votes[v > 0 ? a : b];
     }
-  const auto best =
-      static_cast<size_t>(std::max_element(votes.begin(), votes.end()) - votes.begin());
-  Winner w{static_cast<int16_t>(best), std::numeric_limits<float>::infinity()};
+  return static_cast<int16_t>(std::max_element(votes.begin(), votes.end()) - votes.begin());
+}
+
+/// As SupportVectors::support says; NaN becomes NaN by itself.
+void couple(const float* values, size_t step, std::vector<double>& support) {
+  constexpr double kFarthest = 40;
+  const size_t classes = support.size();
+  std::fill(support.begin(), support.end(), 2 - static_cast<double>(classes));
   for (size_t a = 0, f = 0; a < classes; ++a)
     for (size_t b = a + 1; b < classes; ++b, ++f) {
-      if (a == best) w.margin = std::min(w.margin, values[f * step]);
-      if (b == best) w.margin = std::min(w.margin, -values[f * step]);
+      const double odds =
+          std::exp(std::clamp(-2 * static_cast<double>(values[f * step]), -kFarthest, kFarthest));
+      support[a] += 1 + odds;
+      support[b] += 1 + 1 / odds;
     }
-  return w;
+  double sum = 0;
+  for (double& s : support) sum += s = 1 / s;
+  for (double& s : support) s /= sum;
 }
 
 }  // namespace
 
-void SupportVectors::decide(const std::vector<const float*>& pixels, size_t n, int16_t* best,
-                            float* margin) const {
+template <class Visit>
+void SupportVectors::eachPixel(const std::vector<const float*>& pixels, size_t n,
+                               Visit visit) const {
   const VectorsModel model{static_cast<int>(features),
                            static_cast<int>(count()),
                            static_cast<int>(functions.size()),
@@ -81,17 +86,28 @@ void SupportVectors::decide(const std::vector<const float*>& pixels, size_t n, i
   const auto kernel = cpuHasV3() ? &v3::decide : &baseline::decide;
   std::vector<float> out(functions.size() * kVectorsChunk);
   std::vector<const float*> at(features);
-  std::vector<int> votes(classes);
   for (size_t from = 0; from < n; from += kVectorsChunk) {
     const size_t some = std::min(kVectorsChunk, n - from);
     for (size_t f = 0; f < features; ++f) at[f] = pixels[f] + from;
     kernel(model, at.data(), some, out.data());
-    for (size_t i = 0; i < some; ++i) {
-      const Winner w = winnerOf(out.data() + i, kVectorsChunk, classes, votes);
-      best[from + i] = w.best;
-      if (margin != nullptr) margin[from + i] = w.margin;
-    }
+    for (size_t i = 0; i < some; ++i) visit(from + i, out.data() + i);
   }
+}
+
+void SupportVectors::decide(const std::vector<const float*>& pixels, size_t n,
+                            int16_t* best) const {
+  std::vector<int> votes(classes);
+  eachPixel(pixels, n, [&](size_t i, const float* at) {
+    best[i] = winnerOf(at, kVectorsChunk, classes, votes);
+  });
+}
+
+void SupportVectors::support(const std::vector<const float*>& pixels, size_t n, float* out) const {
+  std::vector<double> each(classes);
+  eachPixel(pixels, n, [&](size_t i, const float* at) {
+    couple(at, kVectorsChunk, each);
+    for (size_t c = 0; c < classes; ++c) out[c * n + i] = static_cast<float>(each[c]);
+  });
 }
 
 Json toJson(const SupportVectors& v) {

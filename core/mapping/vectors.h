@@ -26,12 +26,17 @@ class SupportVectors {
   /// To be called once all of the above is set: puts it in the order the kernels take.
   void arrange();
   /// For each of n pixels, feature by feature: the class that most functions speak for, the first
-  /// of several, −1 where a value is NaN; and, where wanted, by how much it wins from the one it
-  /// wins from least.
-  void decide(const std::vector<const float*>& features, size_t n, int16_t* best,
-              float* margin) const;
+  /// of several, −1 where a value is NaN.
+  void decide(const std::vector<const float*>& features, size_t n, int16_t* best) const;
+  /// What speaks for each class, `out[c * n + i]`, 1 together: from p = 1 ÷ (1 + exp(−2v)), v being
+  /// the value of the function of two classes, coupled as 1 ÷ (Σ 1 ÷ p − (classes − 2)) (Price et
+  /// al. 1995). NaN where a value is.
+  void support(const std::vector<const float*>& features, size_t n, float* out) const;
 
  private:
+  /// Calls for each pixel with the values of all functions, `values[f * step]`.
+  template <class Visit>
+  void eachPixel(const std::vector<const float*>& features, size_t n, Visit visit) const;
   std::vector<int32_t> first_, function_;
   std::vector<float> weight_, offset_;
 };

@@ -267,15 +267,35 @@ TEST_F(ZpatchInputs, ConfidenceAndAModelForAnotherScene) {
     EXPECT_NEAR(confidence[i], std::max(p[0], p[1]) / (p[0] + p[1]), 1e-4);
   }
   EXPECT_EQ(RasterFile(folder_ / "c.tif").facts(1).nodata, -1);
+  // Where less speaks, there is no class; what is held out and what is unlike is told beside.
+  ASSERT_EQ(run(call + "--method maximum-likelihood --least 0.95 --out sure.tif --unlikeness u.tif "
+                       "--held-out h.json --json"),
+            0)
+      << err();
+  const Json told = json();
+  EXPECT_GT(told["held_out"]["pixels"], 0);
+  EXPECT_EQ(readJson(folder_ / "h.json"), told["held_out"]);
+  const auto sure = readCodes(folder_ / "sure.tif"), all = readCodes(folder_ / "m.tif");
+  const auto unlike = readFloats(folder_ / "u.tif");
+  size_t beyond = 0, without = 0;
+  for (size_t i = 0; i < sure.size(); ++i) {
+    const bool clear = std::abs(confidence[i] - 0.95f) > 1e-4f;
+    ASSERT_TRUE(!clear || sure[i] == (confidence[i] < 0.95f ? 0 : all[i])) << i;
+    without += sure[i] == 0 ? 1 : 0;
+    if (sure[i] != 0 && static_cast<double>(unlike[i]) > told["guess"]["limit"]) ++beyond;
+  }
+  EXPECT_GT(without, 0u);
+  EXPECT_EQ(told["guess"]["unlike"], beyond);
+  EXPECT_EQ(told["guess"]["pixels"], sure.size() - without);
+  EXPECT_EQ(run(call + "--method maximum-likelihood --least 1 --out x.tif"), 2);
+  EXPECT_EQ(run(call + "--method maximum-likelihood --subclasses alone --out x.tif"), 2);
+  EXPECT_EQ(run("map a.tif --model model.json --unlikeness v.tif --out x.tif"), 2);
   ASSERT_EQ(run("map a.tif --model model.json --out again.tif --json"), 0) << err();
   EXPECT_EQ(json()["classes"], classes);
   EXPECT_EQ(textOf(folder_ / "again.tif"), textOf(folder_ / "m.tif"));
   ASSERT_EQ(run("map b.tif --model model.json --out other.tif"), 0) << err();
   EXPECT_EQ(run("map b.tif --model model.json --method minimum-distance --out x.tif"), 2);
   EXPECT_EQ(run("map b.tif --out x.tif"), 2);
-  EXPECT_EQ(run(call + "--method minimum-distance --out x.tif --confidence y.tif"), 1);
-  EXPECT_NE(err().find("gives no confidence"), std::string::npos) << err();
-  EXPECT_FALSE(fs::exists(folder_ / "x.tif"));
   std::ofstream(folder_ / "bad.json") << R"({"format": "zany-patch-model", "version": 1})";
   EXPECT_EQ(run("map b.tif --model bad.json --out x.tif"), 1);
   EXPECT_NE(err().find("not complete"), std::string::npos) << err();

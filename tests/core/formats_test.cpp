@@ -57,7 +57,7 @@ TEST(Formats, RunSheet) {
 TEST(Formats, Model) {
   const Json example = readJson(kFormats / "model.json");
   const Model model = readModel(kFormats / "model.json");
-  EXPECT_EQ(model.settings["priors"]["4"], 0.6);
+  EXPECT_EQ(model.plan.settings["priors"]["4"], 0.6);
   EXPECT_EQ(model.features, (std::vector<std::string>{"band(red)", "band(nir)"}));
   // The separability of an example so far apart is 2 to the last digits.
   expectKept(example, toJson(model));

@@ -113,7 +113,7 @@ TEST(MaximumLikelihood, ConfidenceIsBayesRuleOverAllClasses) {
   const MaximumLikelihood method(set, settings);
   std::vector<uint16_t> codes(n), alone(n);
   std::vector<float> confidence(n);
-  method.classify(pointers, n, codes.data(), confidence.data());
+  classifySurely(method, pointers, n, codes.data(), confidence.data());
   method.classify(pointers, n, alone.data());
   EXPECT_EQ(codes, alone);  // asked with or without confidence, the map is the same
   for (size_t i = 0; i < n; ++i) {
@@ -229,14 +229,20 @@ TEST(Methods, EachTellsWhatItIsAndComesBackFromItsOwnJson) {
     for (size_t i = 0; i + 1 < a.size(); ++i)
       wrong += a[i] < 0.45f && codes[i] != 2 ? 1 : a[i] > 0.55f && codes[i] != 7 ? 1 : 0;
     EXPECT_LE(wrong, 10u) << m->id;
-    std::vector<float> sure(a.size());
-    const auto ask = [&] {
-      trained->classify({a.data(), b.data()}, a.size(), again.data(), sure.data());
-    };
-    if (m->confidence)
-      EXPECT_NO_THROW(ask()) << m->id;
-    else
-      EXPECT_NE(sentenceOf(ask).find("no confidence"), std::string::npos) << m->id;
+    EXPECT_FALSE(m->support.empty()) << m->id;
+    std::vector<float> support(2 * a.size()), sure(a.size());
+    trained->support({a.data(), b.data()}, a.size(), support.data());
+    classifySurely(*trained, {a.data(), b.data()}, a.size(), again.data(), sure.data());
+    EXPECT_EQ(codes, again) << m->id;  // asked with or without it, the map is the same
+    for (size_t i = 0; i + 1 < a.size(); ++i) {
+      const float low = support[i], high = support[a.size() + i];
+      ASSERT_NEAR(low + high, 1, 1e-4) << m->id;
+      ASSERT_GE(std::min(low, high), 0) << m->id;
+      ASSERT_EQ(sure[i], codes[i] == 2 ? low : high) << m->id;
+      ASSERT_GE(sure[i], 0.5f) << m->id << " " << a[i];
+    }
+    EXPECT_TRUE(std::isnan(support[a.size() - 1])) << m->id;
+    EXPECT_TRUE(std::isnan(sure.back())) << m->id;
     EXPECT_THROW(m->read(Json::object(), settings), std::exception) << m->id;
   }
 }
@@ -389,7 +395,8 @@ TEST(MakeMap, OnlyInsideAnOutline) {
   const Scope scope(scene);
   FeatureReader reader(scope, makeFeatures({"band(1)", "band(2)"}, scope));
   reader.keepInside(inside);
-  makeMap(reader, classifier, legend, folder / "m.tif", Progress(), folder / "c.tif");
+  makeMap(reader, classifier, legend, folder / "m.tif");
+  EXPECT_EQ(makeConfidence(reader, classifier, folder / "c.tif").valid, 20u);
   const auto codes = readCodes(folder / "m.tif");
   const auto sure = readFloats(folder / "c.tif");
   for (size_t i = 0; i < codes.size(); ++i) {

@@ -116,7 +116,7 @@ TEST(NearestNeighbours, AreThoseOfAFullSearch) {
         trainMethod(how, samples, {{"neighbours", 7}, {"scale", scale}, {"pixels", 1000}});
     std::vector<float> sure(x.size());
     std::vector<uint16_t> codes(x.size());
-    trained->classify(x.pointers(), x.size(), codes.data(), sure.data());
+    classifySurely(*trained, x.pointers(), x.size(), codes.data(), sure.data());
     std::vector<double> spread(5, 1);
     for (size_t f = 0; f < 5 && std::string(scale) == "spread"; ++f) {
       Eigen::ArrayXd v(static_cast<Eigen::Index>(samples.size()));

@@ -123,6 +123,40 @@ TEST(Study, AChangeUpstreamIsNoticedAndMended) {
   EXPECT_TRUE(study.outOfDate(*study.product(points)));
 }
 
+TEST(Study, HowFarAMapCanBeBelievedIsMadeFromItAndFollowsIt) {
+  Folder folder;
+  Study study = makeStudy(folder);
+  const std::string map = add(study, {{"do", "map"},
+                                      {"scene", "s1"},
+                                      {"bands", {0, 1, 2}},
+                                      {"method", "minimum-distance"},
+                                      {"least", 0.4},
+                                      {"name", "Cover"}});
+  const std::string sure =
+      add(study, {{"do", "confidence"}, {"map", map}, {"name", "Confidence of Cover"}});
+  const std::string unlike =
+      add(study, {{"do", "unlikeness"}, {"map", map}, {"name", "Unlikeness of Cover"}});
+  const auto& facts = study.product(unlike)->facts;
+  size_t pixels = 0;
+  for (const auto& c : study.product(map)->facts["classes"]) pixels += c["pixels"].get<size_t>();
+  EXPECT_EQ(facts["guess"]["pixels"], pixels);
+  EXPECT_GT(facts["limit"], 0);
+  EXPECT_GE(study.product(sure)->facts["min"], 0.4);
+  EXPECT_LE(study.product(sure)->facts["max"], 1);
+  EXPECT_EQ(study.product(sure)->facts["valid"], pixels);
+  auto areas = study.training;
+  areas[1].code = 3;
+  study.setTraining(areas, study.trainingCrs);
+  EXPECT_TRUE(study.outOfDate(*study.product(sure)));
+  EXPECT_TRUE(study.outOfDate(*study.product(unlike)));
+  const std::string index = add(
+      study, {{"do", "index"}, {"scene", "s1"}, {"formula", "nir - red"}, {"name", "Difference"}});
+  EXPECT_NE(sentenceOf([&] {
+              add(study, {{"do", "confidence"}, {"map", index}, {"name", "x"}});
+            }).find("no trained map"),
+            std::string::npos);
+}
+
 TEST(Study, SameStepSameBytes) {
   Folder folder;
   Study study = makeStudy(folder);

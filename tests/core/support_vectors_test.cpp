@@ -65,14 +65,15 @@ TEST(SupportVectors, GiveWhatTheLibraryGivesForTheSameModel) {
         rows.at<float>(i, f) = pixels[static_cast<size_t>(f)][static_cast<size_t>(i)];
     machine->predict(rows, theirs);
     std::vector<int16_t> ours(kPixels);
-    std::vector<float> margin(kPixels);
-    vectorsOf(*machine, 6).decide(pointers(pixels), kPixels, ours.data(), margin.data());
+    std::vector<float> support(6 * kPixels);
+    vectorsOf(*machine, 6).decide(pointers(pixels), kPixels, ours.data());
+    vectorsOf(*machine, 6).support(pointers(pixels), kPixels, support.data());
     size_t same = 0;
     std::vector<size_t> given(6);
     for (size_t i = 0; i < kPixels; ++i) {
       same += static_cast<int>(theirs.at<float>(static_cast<int>(i))) == ours[i] ? 1 : 0;
       ++given.at(static_cast<size_t>(ours[i]));
-      ASSERT_TRUE(std::isfinite(margin[i]));
+      ASSERT_TRUE(std::isfinite(support[i]));
     }
     EXPECT_GE(same, kPixels - kPixels / 1000) << radial;
     for (const size_t g : given) EXPECT_GT(g, 500u);
@@ -85,8 +86,9 @@ TEST(SupportVectors, TheValueOfAFunctionIsTheSumOverItsVectors) {
   ASSERT_EQ(machine.functions.size(), 1u);
   const auto pixels = pixelsAround(3, 300);
   std::vector<int16_t> best(300);
-  std::vector<float> margin(300);
-  machine.decide(pointers(pixels), 300, best.data(), margin.data());
+  std::vector<float> support(600);
+  machine.decide(pointers(pixels), 300, best.data());
+  machine.support(pointers(pixels), 300, support.data());
   const auto& f = machine.functions[0];
   for (size_t i = 0; i < 300; ++i) {
     double sum = f.offset;
@@ -101,7 +103,8 @@ TEST(SupportVectors, TheValueOfAFunctionIsTheSumOverItsVectors) {
       sum += f.weights[k] * std::exp(-0.7 * squared);
     }
     EXPECT_EQ(best[i], sum > 0 ? 0 : 1);
-    EXPECT_NEAR(margin[i], std::abs(sum), 2e-5);
+    EXPECT_NEAR(support[i], 1 / (1 + std::exp(-2 * sum)), 2e-5);
+    EXPECT_NEAR(support[300 + i], 1 / (1 + std::exp(2 * sum)), 2e-5);
   }
 }
 
@@ -110,7 +113,7 @@ TEST(SupportVectors, APixelWithoutAValueHasNoClass) {
   auto pixels = pixelsAround(3, 70);
   pixels[1][69] = pixels[2][3] = kNan;
   std::vector<int16_t> best(70);
-  machine.decide(pointers(pixels), 70, best.data(), nullptr);
+  machine.decide(pointers(pixels), 70, best.data());
   for (size_t i = 0; i < 70; ++i) EXPECT_EQ(best[i] < 0, i == 69 || i == 3) << i;
 }
 
@@ -195,7 +198,7 @@ TEST_F(SupportVectorsMethod, PartsFeaturesOfAnyScale) {
     for (size_t f = 0; f < 3; ++f) columns[f].push_back(s.sample(i)[f]);
   std::vector<uint16_t> codes(s.size());
   std::vector<float> confidence(s.size());
-  made->classify(pointers(columns), s.size(), codes.data(), confidence.data());
+  classifySurely(*made, pointers(columns), s.size(), codes.data(), confidence.data());
   size_t right = 0;
   for (size_t i = 0; i < s.size(); ++i) {
     right += codes[i] == s.codes[i] ? 1 : 0;

@@ -71,7 +71,8 @@ double rightOf(const std::string& method, const std::vector<std::string>& optica
   const auto areas =
       readTrainingAreas((kDemo / "pristine/outlines/outlines.gpkg").string() + ":training",
                         {"code", "class", ""}, scope.grid.crs);
-  const Model model = trainModel(reader, lines, method, Json::object(), areas, legendOf(areas));
+  const Model model =
+      trainOn(drawSamples(reader, areas, legendOf(areas)), {method}, legendOf(areas));
   const Folder folder;
   makeMap(reader, *model.classifier, model.legend, folder / "map.tif");
   const RasterFile made(folder / "map.tif");

@@ -37,6 +37,12 @@ void Mahalanobis::classify(const std::vector<const float*>& values, size_t n,
   writeWinners(kernel, classes_.model(offsets_), classes_.codes, reject_, values, n, codes);
 }
 
+void Mahalanobis::support(const std::vector<const float*>& values, size_t n, float* out) const {
+  const auto kernel = cpuHasV3() ? &v3::likelihood : &baseline::likelihood;
+  writeDistances(kernel, classes_.model(offsets_), values, n, out);
+  membershipOf(out, classes_.codes.size(), n);
+}
+
 namespace trained {
 extern const Method mahalanobis{
     .id = "mahalanobis-distance",
@@ -50,6 +56,7 @@ extern const Method mahalanobis{
     .fails = words("When one class is much wider than its neighbours: it takes their pixels. One "
                    "covariance for all classes helps, and needs fewer pixels a class."),
     .source = words("Richards 2013, ch. 8"),
+    .support = words("how much nearer it is than the other classes"),
     .parameters = {{.id = "covariance",
                     .title = words("Covariance"),
                     .about = words("The spread that distances are measured in: each class its own, "

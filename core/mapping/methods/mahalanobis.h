@@ -10,8 +10,8 @@ namespace zp {
 class Mahalanobis : public BySignatures {
  public:
   explicit Mahalanobis(const SignatureSet& set, const Json& settings = Json::object());
-  using Classifier::classify;
   void classify(const std::vector<const float*>& values, size_t n, uint16_t* codes) const override;
+  void support(const std::vector<const float*>& values, size_t n, float* out) const override;
 
  private:
   Gaussians classes_;

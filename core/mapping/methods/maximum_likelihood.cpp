@@ -40,30 +40,24 @@ void MaximumLikelihood::classify(const std::vector<const float*>& values, size_t
   writeWinners(kernel, classes_.model(offsets_), classes_.codes, reject_, values, n, codes);
 }
 
-void MaximumLikelihood::classify(const std::vector<const float*>& values, size_t n, uint16_t* codes,
-                                 float* confidence) const {
-  classify(values, n, codes);
+void MaximumLikelihood::support(const std::vector<const float*>& values, size_t n,
+                                float* out) const {
   const auto kernel = cpuHasV3() ? &v3::likelihood : &baseline::likelihood;
-  const size_t classes = classes_.codes.size(), each = features();
-  // The kernel keeps only the winner; asked for one class at a time, it tells every score.
-  std::vector<std::vector<float>> scores(classes, std::vector<float>(n));
-  std::vector<int16_t> unused(n);
-  for (size_t c = 0; c < classes; ++c) {
-    const DistanceModel one{classes_.features, 1, classes_.means.data() + c * each,
-                            classes_.whitening.data() + c * each * (each + 1) / 2,
-                            offsets_.data() + c};
-    kernel(one, values.data(), n, unused.data(), scores[c].data());
-    for (float& s : scores[c]) s = offsets_[c] - 0.5f * s;
-  }
+  const size_t classes = classes_.codes.size();
+  writeDistances(kernel, classes_.model(offsets_), values, n, out);
   for (size_t i = 0; i < n; ++i) {
-    if (codes[i] == 0) {
-      confidence[i] = std::numeric_limits<float>::quiet_NaN();
-      continue;
+    float best = -std::numeric_limits<float>::infinity();
+    for (size_t c = 0; c < classes; ++c) {
+      float& score = out[c * n + i];
+      score = offsets_[c] - 0.5f * score;
+      best = std::max(best, score);
     }
-    double best = scores[0][i], sum = 0;
-    for (size_t c = 1; c < classes; ++c) best = std::max<double>(best, scores[c][i]);
-    for (size_t c = 0; c < classes; ++c) sum += std::exp(scores[c][i] - best);
-    confidence[i] = static_cast<float>(1 / sum);
+    double sum = 0;
+    for (size_t c = 0; c < classes; ++c)
+      sum += std::exp(static_cast<double>(out[c * n + i] - best));
+    for (size_t c = 0; c < classes; ++c)
+      out[c * n + i] =
+          static_cast<float>(std::exp(static_cast<double>(out[c * n + i] - best)) / sum);
   }
 }
 
@@ -79,6 +73,7 @@ extern const Method maximumLikelihood{
     .fails = words("When a class holds two covers (two peaks), or has few pixels: split the class "
                    "or draw more."),
     .source = words("Richards 2013, ch. 8"),
+    .support = words("the posterior probability"),
     .parameters =
         {{.id = "priors",
           .title = words("Priors"),
@@ -93,7 +88,6 @@ extern const Method maximumLikelihood{
           .lowest = 0,
           .unset = words("never: every pixel gets a class"),
           .seldom = true}},
-    .confidence = true,
     .train = &BySignatures::train<MaximumLikelihood>,
     .read = &BySignatures::read<MaximumLikelihood>};
 }  // namespace trained

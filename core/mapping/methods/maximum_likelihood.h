@@ -12,8 +12,7 @@ class MaximumLikelihood : public BySignatures {
   explicit MaximumLikelihood(const SignatureSet& set, const Json& settings = Json::object());
   void classify(const std::vector<const float*>& values, size_t n, uint16_t* codes) const override;
   /// The probability by Bayes' rule over all classes, with their priors.
-  void classify(const std::vector<const float*>& values, size_t n, uint16_t* codes,
-                float* confidence) const override;
+  void support(const std::vector<const float*>& values, size_t n, float* out) const override;
 
  private:
   Gaussians classes_;

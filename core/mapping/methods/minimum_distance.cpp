@@ -15,10 +15,14 @@ MinimumDistance::MinimumDistance(const SignatureSet& set, const Json& settings)
 
 void MinimumDistance::classify(const std::vector<const float*>& values, size_t n,
                                uint16_t* codes) const {
-  const DistanceModel model{static_cast<int>(features()), static_cast<int>(codes_.size()),
-                            means_.data(), nullptr, nullptr};
   const auto kernel = cpuHasV3() ? &v3::nearestMean : &baseline::nearestMean;
-  writeWinners(kernel, model, codes_, reject_, values, n, codes);
+  writeWinners(kernel, model(), codes_, reject_, values, n, codes);
+}
+
+void MinimumDistance::support(const std::vector<const float*>& values, size_t n, float* out) const {
+  const auto kernel = cpuHasV3() ? &v3::nearestMean : &baseline::nearestMean;
+  writeDistances(kernel, model(), values, n, out);
+  membershipOf(out, codes_.size(), n);
 }
 
 namespace trained {
@@ -32,6 +36,7 @@ extern const Method minimumDistance{
     .fails = words("When one class is wide and its neighbour narrow, or when one feature has much "
                    "larger numbers than the rest."),
     .source = words("Richards 2013, ch. 8"),
+    .support = words("how much nearer it is than the other classes"),
     .parameters = {{.id = "reject",
                     .title = words("Reject beyond"),
                     .about = words("In the unit of the features, from the nearest mean. Pixels "

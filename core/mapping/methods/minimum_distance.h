@@ -8,10 +8,14 @@ namespace zp {
 class MinimumDistance : public BySignatures {
  public:
   explicit MinimumDistance(const SignatureSet& set, const Json& settings = Json::object());
-  using Classifier::classify;
   void classify(const std::vector<const float*>& values, size_t n, uint16_t* codes) const override;
+  void support(const std::vector<const float*>& values, size_t n, float* out) const override;
 
  private:
+  DistanceModel model() const {
+    return {static_cast<int>(features()), static_cast<int>(codes_.size()), means_.data(), nullptr,
+            nullptr};
+  }
   std::vector<uint16_t> codes_;
   std::vector<float> means_;
 };

@@ -2,7 +2,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <nanoflann.hpp>
 #include <set>
 
 #include "base/error.h"
@@ -13,9 +12,9 @@
 namespace zp {
 namespace {
 
-/// The class that most have; `index` from the nearest on. How many are of it.
-std::pair<uint16_t, size_t> vote(const std::vector<uint32_t>& index, size_t found,
-                                 const std::vector<uint16_t>& codes) {
+/// The class that most have; `index` from the nearest on.
+uint16_t mostOf(const std::vector<uint32_t>& index, size_t found,
+                const std::vector<uint16_t>& codes) {
   uint16_t best = 0;
   size_t most = 0;
   for (size_t i = 0; i < found; ++i) {
@@ -24,30 +23,10 @@ std::pair<uint16_t, size_t> vote(const std::vector<uint32_t>& index, size_t foun
     for (size_t j = 0; j < found; ++j) votes += codes[index[j]] == code ? 1 : 0;
     if (votes > most) best = code, most = votes;
   }
-  return {best, most};
+  return best;
 }
 
 }  // namespace
-
-struct NearestNeighbours::Tree {
-  /// The samples as the library wants to see them.
-  struct Cloud {
-    const std::vector<float>& values;
-    size_t features;
-    size_t kdtree_get_point_count() const { return values.size() / features; }
-    float kdtree_get_pt(size_t i, size_t f) const { return values[i * features + f]; }
-    template <class Box>
-    bool kdtree_get_bbox(Box&) const {
-      return false;
-    }
-  };
-  Cloud cloud;
-  nanoflann::KDTreeSingleIndexAdaptor<nanoflann::L2_Simple_Adaptor<float, Cloud>, Cloud, -1,
-                                      uint32_t>
-      index;
-  Tree(const std::vector<float>& values, size_t features)
-      : cloud{values, features}, index(static_cast<int>(features), cloud) {}
-};
 
 NearestNeighbours::NearestNeighbours(const Samples& samples, const Json& settings)
     : neighbours_(settings.at("neighbours")) {
@@ -79,10 +58,8 @@ NearestNeighbours::NearestNeighbours(const Json& learned, const Json& settings)
   plant();
 }
 
-NearestNeighbours::~NearestNeighbours() = default;
-
 void NearestNeighbours::plant() {
-  tree_ = std::make_unique<Tree>(values_, features());
+  tree_ = std::make_unique<SampleTree>(values_, features());
   neighbours_ = std::min(neighbours_, codes_.size());
 }
 
@@ -91,13 +68,9 @@ std::vector<int> NearestNeighbours::classes() const {
   return {all.begin(), all.end()};
 }
 
-void NearestNeighbours::classify(const std::vector<const float*>& values, size_t n,
-                                 uint16_t* codes) const {
-  classify(values, n, codes, nullptr);
-}
-
-void NearestNeighbours::classify(const std::vector<const float*>& values, size_t n, uint16_t* codes,
-                                 float* confidence) const {
+template <class Visit>
+void NearestNeighbours::eachPixel(const std::vector<const float*>& values, size_t n,
+                                  Visit visit) const {
   std::vector<float> at(features()), distances(neighbours_);
   std::vector<uint32_t> index(neighbours_);
   for (size_t p = 0; p < n; ++p) {
@@ -106,16 +79,28 @@ void NearestNeighbours::classify(const std::vector<const float*>& values, size_t
       at[f] = scale_.of(values[f][p], f);
       all = all && std::isfinite(at[f]);
     }
-    codes[p] = 0;
-    if (confidence != nullptr) confidence[p] = kNan;
-    if (!all) continue;
-    const size_t found =
-        tree_->index.knnSearch(at.data(), neighbours_, index.data(), distances.data());
-    const auto [code, votes] = vote(index, found, codes_);
-    codes[p] = code;
-    if (confidence != nullptr)
-      confidence[p] = static_cast<float>(votes) / static_cast<float>(found);
+    visit(p, index,
+          all ? tree_->nearest(at.data(), neighbours_, index.data(), distances.data()) : 0);
   }
+}
+
+void NearestNeighbours::classify(const std::vector<const float*>& values, size_t n,
+                                 uint16_t* codes) const {
+  eachPixel(values, n, [&](size_t p, const std::vector<uint32_t>& index, size_t found) {
+    codes[p] = mostOf(index, found, codes_);
+  });
+}
+
+void NearestNeighbours::support(const std::vector<const float*>& values, size_t n,
+                                float* out) const {
+  const auto all = classes();
+  eachPixel(values, n, [&](size_t p, const std::vector<uint32_t>& index, size_t found) {
+    for (size_t c = 0; c < all.size(); ++c) out[c * n + p] = found == 0 ? kNan : 0;
+    for (size_t i = 0; i < found; ++i) {
+      const auto c = std::lower_bound(all.begin(), all.end(), int{codes_[index[i]]}) - all.begin();
+      out[static_cast<size_t>(c) * n + p] += 1 / static_cast<float>(found);
+    }
+  });
 }
 
 Json NearestNeighbours::toJson() const {
@@ -143,6 +128,7 @@ extern const Method nearestNeighbours{
     .fails = words("With many features, where everything is about equally far, and with careless "
                    "training pixels: each speaks for its surroundings."),
     .source = words("Cover and Hart 1967"),
+    .support = words("the share of the neighbours"),
     .parameters = {{.id = "neighbours",
                     .title = words("Neighbours"),
                     .about = words("How many of the nearest are asked. More smooth the borders of "
@@ -163,7 +149,6 @@ extern const Method nearestNeighbours{
                        words("Training pixels that are kept of each class at most, drawn at "
                              "random. More are slower.")),
                    seedOfTheDraw()},
-    .confidence = true,
     .train = &learnNeighbours,
     .read = &readNeighbours};
 }  // namespace trained

@@ -1,6 +1,7 @@
 #include "mapping/methods/random_forest.h"
 
 #include <algorithm>
+#include <numeric>
 
 #include "base/error.h"
 #include "base/nan.h"
@@ -15,20 +16,23 @@ RandomForest::RandomForest(Forest forest, std::vector<uint16_t> codes, Json fact
 
 void RandomForest::classify(const std::vector<const float*>& values, size_t n,
                             uint16_t* codes) const {
-  classify(values, n, codes, nullptr);
-}
-
-void RandomForest::classify(const std::vector<const float*>& values, size_t n, uint16_t* codes,
-                            float* confidence) const {
   std::vector<uint16_t> votes;
   forest_.vote(values, n, votes);
   for (size_t p = 0; p < n; ++p) {
     const auto first = votes.begin() + static_cast<std::ptrdiff_t>(p * codes_.size());
     const auto most = std::max_element(first, first + static_cast<std::ptrdiff_t>(codes_.size()));
     codes[p] = *most == 0 ? uint16_t{0} : codes_[static_cast<size_t>(most - first)];
-    if (confidence != nullptr)
-      confidence[p] =
-          *most == 0 ? kNan : static_cast<float>(*most) / static_cast<float>(forest_.trees.size());
+  }
+}
+
+void RandomForest::support(const std::vector<const float*>& values, size_t n, float* out) const {
+  std::vector<uint16_t> votes;
+  forest_.vote(values, n, votes);
+  for (size_t p = 0; p < n; ++p) {
+    const uint16_t* of = votes.data() + p * codes_.size();
+    const int all = std::accumulate(of, of + codes_.size(), 0);  // none where a value is missing
+    for (size_t c = 0; c < codes_.size(); ++c)
+      out[c * n + p] = all == 0 ? kNan : static_cast<float>(of[c]) / static_cast<float>(all);
   }
 }
 
@@ -80,6 +84,7 @@ extern const Method randomForest{
     .fails = words("Where there was no training: it never doubts aloud and gives some class. Rare "
                    "classes lose to common ones when their pixels are few."),
     .source = words("Breiman 2001"),
+    .support = words("the share of the trees"),
     .parameters = {{.id = "trees",
                     .title = words("Trees"),
                     .about = words("More trees make steadier maps and take longer; beyond a few "
@@ -110,7 +115,6 @@ extern const Method randomForest{
                        words("Training pixels that are used of each class at most, drawn at "
                              "random. More take longer to train.")),
                    seedOfTheDraw()},
-    .confidence = true,
     .train = &learnForest,
     .read = &readForest};
 }  // namespace trained

@@ -36,10 +36,14 @@ SpectralAngle::SpectralAngle(const SignatureSet& set, const Json& settings)
 
 void SpectralAngle::classify(const std::vector<const float*>& values, size_t n,
                              uint16_t* codes) const {
-  const DistanceModel model{static_cast<int>(features()), static_cast<int>(codes_.size()),
-                            directions_.data(), nullptr, nullptr};
   const auto kernel = cpuHasV3() ? &v3::nearestDirection : &baseline::nearestDirection;
-  writeWinners(kernel, model, codes_, reject_, values, n, codes);
+  writeWinners(kernel, model(), codes_, reject_, values, n, codes);
+}
+
+void SpectralAngle::support(const std::vector<const float*>& values, size_t n, float* out) const {
+  const auto kernel = cpuHasV3() ? &v3::nearestDirection : &baseline::nearestDirection;
+  writeDistances(kernel, model(), values, n, out);
+  membershipOf(out, codes_.size(), n);
 }
 
 namespace trained {
@@ -53,6 +57,7 @@ extern const Method spectralAngle{
     .fails = words("When classes differ in brightness rather than in shape, as deep and shallow "
                    "water do; and with features in decibels or of mixed units."),
     .source = words("Kruse et al. 1993"),
+    .support = words("how much nearer it is than the other classes"),
     .parameters = {{.id = "reject",
                     .title = words("Reject beyond"),
                     .about = words("In degrees, from the mean of the class; 3 to 10 is usual. "

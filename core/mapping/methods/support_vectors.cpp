@@ -18,16 +18,11 @@ BySupportVectors::BySupportVectors(Standard scale, SupportVectors vectors,
       codes_(std::move(codes)),
       facts_(std::move(facts)) {}
 
-void BySupportVectors::classify(const std::vector<const float*>& values, size_t n,
-                                uint16_t* codes) const {
-  classify(values, n, codes, nullptr);
-}
-
-void BySupportVectors::classify(const std::vector<const float*>& values, size_t n, uint16_t* codes,
-                                float* confidence) const {
+template <class Visit>
+void BySupportVectors::eachPiece(const std::vector<const float*>& values, size_t n,
+                                 Visit visit) const {
   constexpr size_t kPiece = 1024;
-  std::vector<float> scaled(features() * kPiece), margin(kPiece);
-  std::vector<int16_t> best(kPiece);
+  std::vector<float> scaled(features() * kPiece);
   std::vector<const float*> at(features());
   for (size_t from = 0; from < n; from += kPiece) {
     const size_t some = std::min(kPiece, n - from);
@@ -36,13 +31,29 @@ void BySupportVectors::classify(const std::vector<const float*>& values, size_t 
       for (size_t i = 0; i < some; ++i) to[i] = scale_.of(values[f][from + i], f);
       at[f] = to;
     }
-    vectors_.decide(at, some, best.data(), margin.data());
-    for (size_t i = 0; i < some; ++i) {
-      codes[from + i] = best[i] < 0 ? uint16_t{0} : codes_[static_cast<size_t>(best[i])];
-      if (confidence != nullptr)
-        confidence[from + i] = best[i] < 0 ? kNan : 1 / (1 + std::exp(-2 * margin[i]));
-    }
+    visit(from, some, at);
   }
+}
+
+void BySupportVectors::classify(const std::vector<const float*>& values, size_t n,
+                                uint16_t* codes) const {
+  std::vector<int16_t> best(n);
+  eachPiece(values, n, [&](size_t from, size_t some, const std::vector<const float*>& at) {
+    vectors_.decide(at, some, best.data() + from);
+  });
+  for (size_t i = 0; i < n; ++i)
+    codes[i] = best[i] < 0 ? uint16_t{0} : codes_[static_cast<size_t>(best[i])];
+}
+
+void BySupportVectors::support(const std::vector<const float*>& values, size_t n,
+                               float* out) const {
+  std::vector<float> piece;
+  eachPiece(values, n, [&](size_t from, size_t some, const std::vector<const float*>& at) {
+    piece.resize(codes_.size() * some);
+    vectors_.support(at, some, piece.data());
+    for (size_t c = 0; c < codes_.size(); ++c)
+      std::copy_n(piece.data() + c * some, some, out + c * n + from);
+  });
 }
 
 Json BySupportVectors::toJson() const {
@@ -122,6 +133,7 @@ extern const Method supportVectors{
     .fails = words("With careless training near the borders, and far from all training, where it "
                    "gives some class without a doubt."),
     .source = words("Cortes and Vapnik 1995; search by cross-validation over training areas"),
+    .support = words("how clearly it wins from the other classes"),
     .parameters =
         {{.id = "kernel",
           .title = words("Borders"),
@@ -149,7 +161,6 @@ extern const Method supportVectors{
                               "random. More take longer to train and to map."),
                         500),
          seedOfTheDraw()},
-    .confidence = true,
     .train = &learnVectors,
     .read = &readVectors};
 }  // namespace trained

@@ -14,13 +14,14 @@ class BySupportVectors : public Classifier {
   size_t features() const override { return vectors_.features; }
   std::vector<int> classes() const override { return {codes_.begin(), codes_.end()}; }
   void classify(const std::vector<const float*>& values, size_t n, uint16_t* codes) const override;
-  /// Confidence from the margin m to the class it wins from least: 1 ÷ (1 + exp(−2m)).
-  void classify(const std::vector<const float*>& values, size_t n, uint16_t* codes,
-                float* confidence) const override;
+  void support(const std::vector<const float*>& values, size_t n, float* out) const override;
   Json toJson() const override;
   Json facts() const override { return facts_; }
 
  private:
+  /// Calls for pieces of the pixels with their values on the scale: (from, how many, values).
+  template <class Visit>
+  void eachPiece(const std::vector<const float*>& values, size_t n, Visit visit) const;
   Standard scale_;
   SupportVectors vectors_;
   std::vector<uint16_t> codes_;

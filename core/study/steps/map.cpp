@@ -1,49 +1,42 @@
-#include "base/error.h"
-#include "feature/feature_kind.h"
+#include "mapping/held_out.h"
 #include "mapping/make_map.h"
-#include "mapping/model.h"
-#include "study/steps/feature_lines.h"
-#include "study/steps/step_run.h"
+#include "mapping/make_unlikeness.h"
+#include "study/steps/trained_map.h"
 
 namespace zp {
 namespace {
 
-/// Older steps have the two parameters that there were among their fields.
-Json settingsOf(const Json& step) {
-  Json settings = step.value("settings", Json::object());
-  if (const Json priors = step.value("priors", Json::object()); !priors.empty())
-    settings["priors"] = priors;
-  if (const Json reject = step.value("reject", Json()); !reject.is_null())
-    settings["reject"] = reject;
-  return settings;
-}
-
-Model modelOf(StepRun& r) {
-  if (r.step().contains("model") == r.step().contains("method"))
-    throw Error("A map is made by a method, or by a model; name one of them.");
-  return r.step().contains("model") ? readModel(r.file("model")) : Model();
+/// What is asked for beside a map on how far it can be believed.
+Json trustIn(StepRun& r, const TrainedMap& by) {
+  Json told = Json::object();
+  if (const auto file = r.beside("held-out"); !file.empty()) {
+    told["held_out"] = toJson(heldOut(by.samples, by.model.plan, r.study().legend));
+    writeJson(file, told["held_out"]);
+  }
+  if (const auto file = r.beside("unlikeness"); !file.empty()) {
+    const Unlikeness unlikeness = unlikenessOf(by);
+    told["guess"] = toJson(makeUnlikeness(*by.reader, unlikeness, r.temporary, file));
+    told["guess"]["limit"] = unlikeness.limit();
+  }
+  return told;
 }
 
 Product runMap(StepRun& r) {
-  Model model = modelOf(r);
-  const Scope scope = r.scope();
-  const Scene& scene = scope.scenes[0].scene;
-  const auto lines = featureLines(r.step(), scene, model.features);
-  FeatureReader reader(scope, makeFeatures(lines, scope));
-  if (model.classifier == nullptr)
-    model = trainModel(reader, lines, r.step().at("method"), settingsOf(r.step()),
-                       r.training(scope.grid.crs), r.study().legend, r.progress().part(0, 0.2));
+  const TrainedMap by = trainedMap(r, r.step(), r.progress().part(0, 0.2));
+  const Model& model = by.model;
   r.begin(ProductKind::ClassMap, ".tif");
-  if (const auto inside = r.inside(scope.grid.crs)) reader.keepInside(*inside);
-  makeMap(reader, *model.classifier, model.legend, r.temporary, r.progress().part(0.2, 0.8),
-          r.beside("confidence"));
+  makeMap(*by.reader, *model.classifier, model.legend, r.temporary, r.progress().part(0.2, 0.6));
+  if (const auto file = r.beside("confidence"); !file.empty())
+    makeConfidence(*by.reader, *model.classifier, file, r.progress().part(0.6, 0.8));
   if (const auto file = r.beside("model"); !file.empty()) writeJson(file, toJson(model));
-  r.product.date = scene.date;
+  Json trust = trustIn(r, by);
+  r.product.date = by.date;
   r.product.facts = {{"training_pixels", model.trainingPixels},
                      {"conflicts", model.conflicts},
-                     {"scene", scene.name}};
+                     {"scene", by.scene}};
   if (const Json facts = model.classifier->facts(); !facts.empty())
     r.product.facts["training"] = facts;
+  r.product.facts.update(trust);
   return r.finishClassMap(r.progress().part(0.85, 1), model.legend);
 }
 
@@ -63,6 +56,13 @@ extern const StepKind map{
      {"settings", Holds::Settings, false, "Its parameters; the usual ones when left out"},
      {"priors", Holds::Shares, false, "How common each class is, as in settings"},
      {"reject", Holds::Number, false, "Distance to stay without a class, as in settings"},
+     {"subclasses",
+      Holds::Text,
+      false,
+      "Subclasses are trained with their class, apart and mapped to it, or apart and kept",
+      {"together", "apart", "kept"}},
+     {"least", Holds::Number, false,
+      "Pixels for whose class less speaks, 0 to 1, stay without a class"},
      {"inside", Holds::Outline, false, "To cut to"}},
     &runMap};
 }

@@ -67,10 +67,10 @@ std::vector<const Product*> StepRun::sources(const char* field) {
   return all;
 }
 
-Scope StepRun::scope() {
-  const auto with = step().value("with", std::map<std::string, std::string>());
-  Scope scope = studyScope(study_, step().at("scene"), with);
-  uses(step()["scene"]);
+Scope StepRun::scopeIn(const Json& step) {
+  const auto with = step.value("with", std::map<std::string, std::string>());
+  Scope scope = studyScope(study_, step.at("scene"), with);
+  uses(step["scene"]);
   for (const auto& [name, id] : with) uses(id);
   uses(kDeliveryInput);
   return scope;
@@ -83,10 +83,10 @@ Scope StepRun::scopeOf(const std::string& scene) {
   return scope;
 }
 
-std::optional<Layer> StepRun::inside(const std::string& crs) {
-  if (!step().contains("inside")) return {};
+std::optional<Layer> StepRun::insideIn(const Json& step, const std::string& crs) {
+  if (!step.contains("inside")) return {};
   for (const auto& o : study_.outlines)
-    if (step()["inside"] == o.id) {
+    if (step["inside"] == o.id) {
       if (crs.empty())
         throw Error(
             "There is no reference system, so nothing can be cut to an outline; give the "

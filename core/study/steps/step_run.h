@@ -36,10 +36,13 @@ class StepRun {
   const Scene& sceneOf(const std::string& id);
   const Product& sourceOf(const std::string& id);
   /// The scene under `scene` and everything under `with`, on the grid that results lie on.
-  Scope scope();
+  Scope scope() { return scopeIn(step()); }
   Scope scopeOf(const std::string& scene);
   /// The outline under `inside`, in a system; nothing when there is none.
-  std::optional<Layer> inside(const std::string& crs);
+  std::optional<Layer> inside(const std::string& crs) { return insideIn(step(), crs); }
+  // The same of another step, such as that of a product this one is about.
+  Scope scopeIn(const Json& step);
+  std::optional<Layer> insideIn(const Json& step, const std::string& crs);
   /// The training areas, in a system.
   std::vector<TrainingArea> training(const std::string& crs);
 

@@ -1,0 +1,65 @@
+#include "study/steps/trained_map.h"
+
+#include "base/error.h"
+#include "feature/feature_kind.h"
+#include "study/steps/feature_lines.h"
+
+namespace zp {
+namespace {
+
+/// Older steps have the two parameters that there were among their fields.
+Json settingsOf(const Json& step) {
+  Json settings = step.value("settings", Json::object());
+  if (const Json priors = step.value("priors", Json::object()); !priors.empty())
+    settings["priors"] = priors;
+  if (const Json reject = step.value("reject", Json()); !reject.is_null())
+    settings["reject"] = reject;
+  return settings;
+}
+
+MapPlan planOf(const Json& step) {
+  return {step.at("method"), settingsOf(step),
+          subclassesFrom(step.value("subclasses", idOf(Subclasses::Together))),
+          step.value("least", 0.0)};
+}
+
+}  // namespace
+
+TrainedMap trainedMap(StepRun& r, const Json& step, const Progress& progress) {
+  if (step.contains("model") == step.contains("method"))
+    throw Error("A map is made by a method, or by a model; name one of them.");
+  TrainedMap map;
+  const bool known = step.contains("model");
+  if (known) map.model = readModel(r.study().absolute(step["model"]));
+  const Scope scope = r.scopeIn(step);
+  map.scene = scope.scenes[0].scene.name;
+  map.date = scope.scenes[0].scene.date;
+  map.lines = featureLines(step, scope.scenes[0].scene, map.model.features);
+  map.reader = std::make_unique<FeatureReader>(scope, makeFeatures(map.lines, scope));
+  if (!known) {
+    map.samples = drawSamples(*map.reader, r.training(scope.grid.crs), r.study().legend, {},
+                              progress.part(0, 0.6));
+    map.model = trainOn(map.samples, planOf(step), r.study().legend, progress.part(0.6, 1));
+  }
+  map.model.features = map.lines;
+  if (const auto inside = r.insideIn(step, scope.grid.crs)) map.reader->keepInside(*inside);
+  return map;
+}
+
+Unlikeness unlikenessOf(const TrainedMap& map) {
+  if (map.samples.size() == 0)
+    throw Error(
+        "The map was made by a model that was trained elsewhere; its training is not here.");
+  std::vector<double> shares;
+  for (const auto& f : map.model.classifier->facts().value("importance", Json::array()))
+    shares.push_back(f.at("share"));
+  return Unlikeness(map.samples, shares);
+}
+
+TrainedMap trainedMap(StepRun& r, const Product& map, const Progress& progress) {
+  if (map.step.value("do", "") != "map")
+    throw Error("“{}” is no trained map; choose one that was made from training areas.", map.name);
+  return trainedMap(r, map.step, progress);
+}
+
+}  // namespace zp
