@@ -106,6 +106,7 @@ void Desk::connectPanel(Panel* panel) {
   connect(panel, &Panel::productAsked, this, &Desk::productAsked);
   connect(panel, &Panel::behindAsked, this, &Desk::behindAsked);
   connect(panel, &Panel::stageAsked, this, &Desk::stageAsked);
+  connect(panel, &Panel::areaAsked, this, &Desk::showArea);
   connect(panel, &Panel::revealAsked, this, [this](QWidget* part) {
     // Once it has its place.
     QTimer::singleShot(0, part, [this, part] { scroll_->ensureWidgetVisible(part, 0, 8); });
@@ -207,6 +208,20 @@ void Desk::tell() {
   need_->setVisible(!need.isEmpty());
   for (const auto* one : panels_)
     if (auto* beside = one->besideAction()) beside->setVisible(isSeen(one) && one->offersBeside());
+}
+
+/// With some of what lies around it.
+void Desk::showArea(size_t training) {
+  constexpr double kAround = 2;
+  const Study& study = bench_.study();
+  if (training >= study.training.size()) return;
+  const Extent e = study.training[training].shape.extent();
+  const auto there = broughtTo(e, study.trainingCrs, view_.crs());
+  if (!there) return;
+  const double across = std::max(there->right - there->left, 10 * view_.unitsPerPixel()) * kAround,
+               down = std::max(there->top - there->bottom, 10 * view_.unitsPerPixel()) * kAround;
+  view_.zoomTo({there->left - across, there->bottom - down, there->right + across,
+                there->top + down});
 }
 
 std::vector<ViewShape> Desk::shapes() const {

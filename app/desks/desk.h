@@ -77,6 +77,7 @@ class Desk : public QWidget {
   void buildFooter();
   void connectPanel(Panel* panel);
   void fillScenes();
+  void showArea(size_t training);
   void tellMissing(const Missing& missing);
   /// Whose action is on the button.
   Panel* acting() const;

@@ -68,6 +68,7 @@ class Panel : public QWidget {
   void pictureAsked(const zp::Picture& picture);
   void productAsked(const QString& id);
   void stageAsked(int stage);
+  void areaAsked(size_t training);  // a training area is to be seen in the view
   /// Behind the curtain, to be compared with what is in front.
   void behindAsked(const QString& id);
   void revealAsked(QWidget* part);  // it opened below what is seen

@@ -33,6 +33,7 @@ ProbeAnswer::Value ProbeReader::valueOf(const Picture& p, const ProbeQuestion& a
   const auto figure = [](double v) { return std::isnan(v) ? txt("no data") : decimal(v, 3); };
   switch (p.kind) {
     case Picture::Kind::Classes: {
+      if (p.learned) return learnedValue(p, asked);
       const double v = readAt(asked.place, asked.crs, p.file, 1, open_);
       const auto* c = std::isnan(v) ? nullptr : p.legend.find(static_cast<int>(v));
       if (c == nullptr) return {p.title, txt("no class"), {}};
@@ -40,8 +41,11 @@ ProbeAnswer::Value ProbeReader::valueOf(const Picture& p, const ProbeQuestion& a
     }
     case Picture::Kind::Index:
       return {p.title, figure(readAt(asked.place, asked.crs, p.file, 1, open_)), {}};
-    case Picture::Kind::Formula:
-      return {p.title, figure(static_cast<double>(formulaAt(p, asked.place, asked.crs))), {}};
+    case Picture::Kind::Formula: {
+      const auto values =
+          featuresAt(p.key, p.scope, {formulaFeature(p.formula, p.scope)}, asked);
+      return {p.title, figure(values.empty() ? NAN : static_cast<double>(values[0])), {}};
+    }
     default:
       return {p.title, compositeText(p, asked), {}};
   }
@@ -60,20 +64,52 @@ QString ProbeReader::compositeText(const Picture& p, const ProbeQuestion& asked)
   return texts.join("  ") + (p.decibels ? " dB" : "");
 }
 
-/// Of a formula that is only looked at; NaN outside.
-float ProbeReader::formulaAt(const Picture& p, Place place, const std::string& crs) {
-  const bool both = !crs.empty() && !p.scope.grid.crs.empty();
-  if (!CrsChange(both ? crs : "", both ? p.scope.grid.crs : "").apply(place)) return NAN;
-  const Place at = p.scope.grid.toPixel(place);
-  const double column = std::floor(at.x), row = std::floor(at.y);
-  if (!(column >= 0 && row >= 0 && column < p.scope.grid.width && row < p.scope.grid.height))
-    return NAN;
-  if (formulaKey_ != p.key) {
-    formula_ =
-        std::make_unique<FeatureReader>(p.scope, Features{formulaFeature(p.formula, p.scope)});
-    formulaKey_ = p.key;
+/// The class, what speaks for it, and the one after it.
+ProbeAnswer::Value ProbeReader::learnedValue(const Picture& p, const ProbeQuestion& asked) {
+  const LearnedMap& map = *p.learned;
+  const auto values = featuresAt(p.key, map.scope, map.features, asked);
+  std::vector<const float*> at;
+  for (const float& v : values) at.push_back(&v);
+  const auto classes = map.classifier->classes();
+  std::vector<float> support(classes.size(), NAN);
+  uint16_t code = 0;
+  if (!values.empty()) {
+    map.classifier->classify(at, 1, &code);
+    map.classifier->support(at, 1, support.data());
   }
-  return formula_->reduced({static_cast<int>(column), static_cast<int>(row), 1, 1}, 1, 1)[0][0];
+  const auto* c = p.legend.find(code);
+  if (c == nullptr) return {p.title, txt("no class"), {}};
+  const LegendClass* next = nullptr;
+  float own = 0, second = 0;
+  for (size_t k = 0; k < classes.size(); ++k) {
+    if (classes[k] == code) own = support[k];
+    if (classes[k] == code || !(support[k] > second)) continue;
+    second = support[k];
+    next = p.legend.find(classes[k]);
+  }
+  QString text = q(c->name) + " " + decimal(static_cast<double>(own), 2);
+  if (next != nullptr && second >= 0.005f)
+    text += ", " + txt("then %1 %2").arg(q(next->name), decimal(static_cast<double>(second), 2));
+  return {p.title, text, toQt(c->colour)};
+}
+
+std::vector<float> ProbeReader::featuresAt(const QString& key, const Scope& scope,
+                                           const Features& features, const ProbeQuestion& asked) {
+  const bool both = !asked.crs.empty() && !scope.grid.crs.empty();
+  Place place = asked.place;
+  if (!CrsChange(both ? asked.crs : "", both ? scope.grid.crs : "").apply(place)) return {};
+  const Place at = scope.grid.toPixel(place);
+  const double column = std::floor(at.x), row = std::floor(at.y);
+  if (!(column >= 0 && row >= 0 && column < scope.grid.width && row < scope.grid.height)) return {};
+  if (featuresKey_ != key) {
+    features_ = std::make_unique<FeatureReader>(scope, features);
+    featuresKey_ = key;
+  }
+  std::vector<float> values;
+  for (const auto& one :
+       features_->reduced({static_cast<int>(column), static_cast<int>(row), 1, 1}, 1, 1))
+    values.push_back(one[0]);
+  return values;
 }
 
 }  // namespace zp

@@ -33,11 +33,14 @@ class ProbeReader {
  private:
   ProbeAnswer::Value valueOf(const Picture& picture, const ProbeQuestion& question);
   QString compositeText(const Picture& picture, const ProbeQuestion& question);
-  float formulaAt(const Picture& picture, Place place, const std::string& crs);
+  ProbeAnswer::Value learnedValue(const Picture& picture, const ProbeQuestion& question);
+  /// Of something that is only looked at; empty outside.
+  std::vector<float> featuresAt(const QString& key, const Scope& scope, const Features& features,
+                                const ProbeQuestion& question);
 
   OpenRasters open_;
-  QString formulaKey_;
-  std::unique_ptr<FeatureReader> formula_;
+  QString featuresKey_;
+  std::unique_ptr<FeatureReader> features_;
 };
 
 }  // namespace zp

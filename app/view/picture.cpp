@@ -16,6 +16,8 @@ namespace {
 constexpr float kNan = std::numeric_limits<float>::quiet_NaN();
 constexpr QChar kDisplaySign(0x1f);  // parts a key's pixels from how they are displayed
 constexpr QRgb kLit = 0xffff5ad2u;   // a pink that no land cover wears
+constexpr QRgb kHatched = 0xff1c1c1cu;
+constexpr int kHatch = 8;  // pixels from line to line; tiles are a multiple of it
 
 /// The values that leave 1 % of the valid ones out at each end.
 void percentiles(std::vector<float> values, float& low, float& high) {
@@ -57,29 +59,61 @@ Grid gridOf(const MapPiece& piece, const std::string& crs) {
 
 }  // namespace
 
-/// The open files behind a picture, reading channels at any size.
+namespace {
+
+/// Pixels of a picture, row by row.
+struct PixelsRead {
+  std::vector<std::vector<float>> channels;  // or
+  std::vector<uint16_t> codes;
+  std::vector<char> unlike;  // of codes: which are a guess; empty where nothing is known of it
+};
+
+void classify(const LearnedMap& map, const std::vector<std::vector<float>>& values, size_t n,
+              PixelsRead& out) {
+  std::vector<const float*> at;
+  for (const auto& one : values) at.push_back(one.data());
+  out.codes.resize(n);
+  map.classifier->classify(at, n, out.codes.data());
+  if (map.unlikeness == nullptr) return;
+  std::vector<float> index(n);
+  map.unlikeness->of(at, n, index.data());
+  for (const float i : index)
+    out.unlike.push_back(static_cast<double>(i) > map.unlikeness->limit() ? 1 : 0);
+}
+
+}  // namespace
+
+/// The open files behind a picture, reading it at any size.
 struct PicturePainter::Source {
   Grid grid;
   std::unique_ptr<BandReader> reader;
-  std::unique_ptr<FeatureReader> formula;
+  std::unique_ptr<FeatureReader> features;  // of a formula or a learned map
   std::unique_ptr<RasterFile> file;
   bool classes = false;
 
-  void read(const Picture& p, Window w, int width, int height,
-            std::vector<std::vector<float>>& channels, std::vector<uint16_t>& codes) const {
+  PixelsRead read(const Picture& p, Window w, int width, int height) const {
+    PixelsRead out;
     const size_t n = static_cast<size_t>(width) * static_cast<size_t>(height);
-    if (classes) {
-      codes.resize(n);
-      return file->readCodes(1, w, codes.data(), width, height);
+    if (p.learned) {
+      classify(*p.learned, features->reduced(w, width, height), n, out);
+    } else if (classes) {
+      out.codes.resize(n);
+      file->readCodes(1, w, out.codes.data(), width, height);
+    } else if (file) {
+      out.channels.assign(1, std::vector<float>(n));
+      file->read(1, w, out.channels[0].data(), width, height);
+    } else if (features) {
+      out.channels = features->reduced(w, width, height);
+    } else {
+      readBands(p, w, width, height, out.channels);
     }
-    if (file) {
-      channels.assign(1, std::vector<float>(n));
-      return file->read(1, w, channels[0].data(), width, height);
-    }
-    if (formula) {
-      channels = formula->reduced(w, width, height);
-      return;
-    }
+    return out;
+  }
+
+ private:
+  void readBands(const Picture& p, Window w, int width, int height,
+                 std::vector<std::vector<float>>& channels) const {
+    const size_t n = static_cast<size_t>(width) * static_cast<size_t>(height);
     std::vector<float> values;
     reader->readReduced(w, width, height, values);
     channels.assign(reader->bands(), {});
@@ -136,7 +170,18 @@ Grid gridOf(const Picture& p) {
   if (p.kind == Picture::Kind::None) return {};
   if (p.kind == Picture::Kind::Composite) return p.scene.grid;
   if (p.kind == Picture::Kind::Formula) return p.scope.grid;
+  if (p.learned) return p.learned->scope.grid;
   return RasterFile(p.file).grid();
+}
+
+/// Of a formula that is being typed, or a map that is tried, the files stay open.
+std::unique_ptr<FeatureReader> PicturePainter::featuresOf(const Picture& p, const Scope& scope,
+                                                          const Features& features) const {
+  for (const auto& [key, open] : open_) {
+    if (!open->features || key.section('/', 0, 1) != p.key.section('/', 0, 1)) continue;
+    if (auto same = open->features->with(features)) return same;
+  }
+  return std::make_unique<FeatureReader>(scope, features, kept_);
 }
 
 PicturePainter::Source& PicturePainter::source(const Picture& p) {
@@ -153,19 +198,18 @@ PicturePainter::Source& PicturePainter::source(const Picture& p) {
       break;
     }
     case Picture::Kind::Formula:
-      // Of a formula that is being typed, the files stay open.
-      for (const auto& [key, open] : open_)
-        if (open->formula && !s->formula && key.section('/', 0, 1) == p.key.section('/', 0, 1))
-          s->formula = open->formula->with({formulaFeature(p.formula, p.scope)});
-      if (!s->formula)
-        s->formula = std::make_unique<FeatureReader>(
-            p.scope, Features{formulaFeature(p.formula, p.scope)}, kept_);
+      s->features = featuresOf(p, p.scope, {formulaFeature(p.formula, p.scope)});
       s->grid = p.scope.grid;
       break;
     default:
+      s->classes = p.kind == Picture::Kind::Classes;
+      if (p.learned) {
+        s->features = featuresOf(p, p.learned->scope, p.learned->features);
+        s->grid = p.learned->scope.grid;
+        break;
+      }
       s->file = std::make_unique<RasterFile>(p.file);
       s->grid = s->file->grid();
-      s->classes = p.kind == Picture::Kind::Classes;
   }
   if (open_.size() >= 6) open_.erase(open_.begin());
   open_.emplace_back(p.key, s);
@@ -226,9 +270,7 @@ Overview PicturePainter::overview(const Picture& p) {
   const double shrink = std::max(1.0, std::sqrt(static_cast<double>(window.pixels()) / 300000.0));
   const int w = std::max(1, static_cast<int>(window.width / shrink)),
             h = std::max(1, static_cast<int>(window.height / shrink));
-  std::vector<std::vector<float>> channels;
-  std::vector<uint16_t> codes;
-  s.read(p, window, w, h, channels, codes);
+  auto channels = s.read(p, window, w, h).channels;
   const Grid reduced = pieceOf(s.grid, window, w, h);
   Stretch& stretch = o.stretch;
   for (size_t c = 0; c < std::min<size_t>(3, channels.size()); ++c) {
@@ -327,11 +369,8 @@ QImage PicturePainter::paint(const Picture& p, const Stretch& stretch, const Map
                down = std::max(1.0, std::abs(b.y - a.y) / piece.height);
   const int width = std::max(1, static_cast<int>(std::ceil(w.width / across))),
             height = std::max(1, static_cast<int>(std::ceil(w.height / down)));
-  std::vector<std::vector<float>> channels;
-  std::vector<uint16_t> codes;
-  s.read(p, w, width, height, channels, codes);
-
-  const Shades shades(p, stretch, s.classes, channels, codes);
+  const PixelsRead read = s.read(p, w, width, height);
+  const Shades shades(p, stretch, s.classes, read.channels, read.codes);
   const double sx = static_cast<double>(width) / w.width,
                sy = static_cast<double>(height) / w.height;
   std::vector<Place> places;
@@ -345,6 +384,7 @@ QImage PicturePainter::paint(const Picture& p, const Stretch& stretch, const Map
                 r = std::clamp(static_cast<int>((at.y - w.y) * sy), 0, height - 1);
       const size_t i = static_cast<size_t>(r) * static_cast<size_t>(width) + static_cast<size_t>(c);
       line[x] = shades.at(i);
+      if (!read.unlike.empty() && read.unlike[i] != 0 && (x + y) % kHatch < 2) line[x] = kHatched;
     }
   }
   return image;

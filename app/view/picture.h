@@ -11,9 +11,20 @@
 #include "grid/crs.h"
 #include "index/histogram.h"
 #include "legend/legend.h"
+#include "mapping/unlikeness.h"
+#include "mapping/method.h"
 #include "view/display.h"
 
 namespace zp {
+
+/// A trained map before it is made: pixels get their classes while they are looked at.
+struct LearnedMap {
+  Scope scope;
+  Features features;
+  std::shared_ptr<const Classifier> classifier;
+  /// Hatches what is unlike all training; nullptr: nothing.
+  std::shared_ptr<const Unlikeness> unlikeness;
+};
 
 /// Something the view can show. `key` names its pixels: pictures with the same key look the same.
 struct Picture {
@@ -28,7 +39,8 @@ struct Picture {
   Formula formula;             // Formula
   std::filesystem::path file;  // Index, Classes
   std::string ramp = "grey";
-  Legend legend;          // Classes
+  std::shared_ptr<const LearnedMap> learned;  // Classes: in place of the file
+  Legend legend;                              // Classes
   int onlyClass = 0;      // Classes: show this one alone; 0 all
   bool decibels = false;  // Composite of backscatter in power
   Display display;
@@ -81,6 +93,8 @@ class PicturePainter {
  private:
   struct Source;
   Source& source(const Picture& picture);
+  std::unique_ptr<FeatureReader> featuresOf(const Picture& picture, const Scope& scope,
+                                            const Features& features) const;
   std::vector<std::pair<QString, std::shared_ptr<Source>>> open_;  // latest last
   std::shared_ptr<KeptBands> kept_;
 };

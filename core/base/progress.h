@@ -14,8 +14,8 @@ class Progress {
   explicit Progress(std::function<void(double)> report = {})
       : state_(std::make_shared<State>(std::move(report))) {}
 
-  void cancel() const { state_->cancelled = true; }
-  bool cancelled() const { return state_->cancelled; }
+  void cancel() const { *state_->cancelled = true; }
+  bool cancelled() const { return *state_->cancelled; }
 
   /// Throws Cancelled once the person has cancelled.
   void check() const {
@@ -25,6 +25,13 @@ class Progress {
   void at(double share) const {
     check();
     if (state_->report) state_->report(from_ + (to_ - from_) * share);
+  }
+
+  /// Of the same job, and reported elsewhere.
+  Progress reporting(std::function<void(double)> report) const {
+    Progress p(std::move(report));
+    p.state_->cancelled = state_->cancelled;
+    return p;
   }
 
   Progress part(double from, double to) const {
@@ -38,7 +45,7 @@ class Progress {
   struct State {
     explicit State(std::function<void(double)> r) : report(std::move(r)) {}
     std::function<void(double)> report;
-    std::atomic<bool> cancelled{false};
+    std::shared_ptr<std::atomic<bool>> cancelled = std::make_shared<std::atomic<bool>>(false);
   };
   std::shared_ptr<State> state_;
   double from_ = 0, to_ = 1;

@@ -13,6 +13,7 @@
 #include "base/text.h"
 #include "grid/dataset.h"
 #include "grid/gdal_start.h"
+#include "outline/ogr_shape.h"
 
 namespace fs = std::filesystem;
 
@@ -61,32 +62,6 @@ OGRLayer& pickLayer(GDALDataset& d, const fs::path& file, const std::string& wan
               didYouMean(wanted, names));
 }
 
-void addRing(const OGRLinearRing* ring, Shape& shape) {
-  if (ring == nullptr || ring->getNumPoints() < 3) return;
-  Ring places;
-  for (int i = 0; i < ring->getNumPoints(); ++i) places.push_back({ring->getX(i), ring->getY(i)});
-  if (places.size() > 1 && places.front().x == places.back().x &&
-      places.front().y == places.back().y)
-    places.pop_back();
-  shape.rings.push_back(std::move(places));
-}
-
-void addGeometry(const OGRGeometry* g, Shape& shape) {
-  if (g == nullptr || g->IsEmpty()) return;
-  const auto type = wkbFlatten(g->getGeometryType());
-  if (type == wkbPoint) {
-    const auto* p = g->toPoint();
-    shape.points.push_back({p->getX(), p->getY()});
-  } else if (type == wkbPolygon) {
-    for (const auto* ring : g->toPolygon()) addRing(ring, shape);
-  } else if (OGR_GT_IsSubClassOf(type, wkbGeometryCollection)) {
-    for (const auto* part : g->toGeometryCollection()) addGeometry(part, shape);
-  } else if (OGR_GT_IsNonLinear(type)) {
-    const std::unique_ptr<OGRGeometry> linear(g->getLinearGeometry());
-    if (linear && !OGR_GT_IsNonLinear(linear->getGeometryType())) addGeometry(linear.get(), shape);
-  }
-}
-
 void transform(Shape& shape, const CrsChange& change, const std::string& name) {
   const auto bring = [&](Place& p) {
     if (!change.apply(p))
@@ -116,26 +91,6 @@ std::string driverFor(const fs::path& target) {
       "“{}” has an ending that names no vector format; use .gpkg, .geojson or "
       ".csv.",
       target.filename().string());
-}
-
-std::unique_ptr<OGRGeometry> toGeometry(const Shape& shape) {
-  if (!shape.points.empty()) {
-    return std::make_unique<OGRPoint>(shape.points[0].x, shape.points[0].y);
-  }
-  // Rings under the even–odd rule are sorted into outer rings and holes by OGR.
-  std::vector<OGRGeometry*> parts;
-  for (const auto& places : shape.rings) {
-    OGRLinearRing ring;
-    for (const auto& p : places) ring.addPoint(p.x, p.y);
-    ring.closeRings();
-    auto* polygon = new OGRPolygon();
-    polygon->addRing(&ring);
-    parts.push_back(polygon);
-  }
-  int valid = 0;
-  std::unique_ptr<OGRGeometry> whole(OGRGeometryFactory::organizePolygons(
-      parts.data(), static_cast<int>(parts.size()), &valid, nullptr));
-  return std::unique_ptr<OGRGeometry>(OGRGeometryFactory::forceToMultiPolygon(whole.release()));
 }
 
 void writeCsvPoints(const fs::path& temporary, const Layer& layer) {

@@ -1,9 +1,7 @@
 #include "study/cluster_naming.h"
 
 #include "base/text.h"
-#include "feature/feature_kind.h"
-#include "study/steps/feature_lines.h"
-#include "study/study_scope.h"
+#include "study/map_step.h"
 
 namespace zp {
 
@@ -34,16 +32,8 @@ Json namingStep(const Product& clusters, const ClusterNaming& naming, const std:
           {"sizes", sizes}};
 }
 
-FeatureReader featuresOfStep(const Study& study, const Json& step) {
-  const Scope scope =
-      studyScope(study, step.at("scene"), step.value("with", std::map<std::string, std::string>()));
-  return FeatureReader(scope, makeFeatures(featureLines(step, scope.scenes[0].scene), scope));
-}
-
 SignatureSet signaturesFor(const Study& study, const Product& clusters, const Progress& progress) {
-  const FeatureReader reader = featuresOfStep(study, clusters.step);
-  return signaturesOf(
-      drawSamples(reader, trainingIn(study, reader.grid().crs), study.legend, {}, progress));
+  return signaturesOf(samplesOfStep(study, clusters.step, progress));
 }
 
 }  // namespace zp

@@ -1,7 +1,6 @@
 #pragma once
 #include <map>
 
-#include "feature/feature_reader.h"
 #include "study/study.h"
 #include "training/signature.h"
 
@@ -17,9 +16,6 @@ Json toJson(const ClusterNaming& naming);
 
 /// The step that makes a class map of it.
 Json namingStep(const Product& clusters, const ClusterNaming& naming, const std::string& name);
-
-/// Reads what a step of kind cluster groups by. Error: what it names is gone.
-FeatureReader featuresOfStep(const Study& study, const Json& step);
 
 /// The signatures of the study's classes in the features that clusters were found in. Error: no
 /// training, something the clusters were made from is gone.

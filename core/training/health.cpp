@@ -114,12 +114,13 @@ ClassHealth healthOfClass(const Samples& samples, const SignatureSet& set, const
   if (const auto mixture = mixtureOf(samples, set, s)) {
     h.word = Health::Mixed;
     h.peaks = mixture->features;
+    h.subclass = mixture->subclass;
     const std::string where = mixture->subclass.empty() ? s.name : mixture->subclass;
     const std::vector<std::string> few(
         h.peaks.begin(), h.peaks.begin() + std::min<std::ptrdiff_t>(3, std::ssize(h.peaks)));
     h.reason = mixture->direction
                    ? Sentence(
-                         "{} has two peaks over all features together: it seems to hold two "
+                         "“{}” has two peaks over all features together: it seems to hold two "
                          "covers.",
                          where)
                    : Sentence("“{}” has two peaks in {}: it seems to hold two covers.", where,

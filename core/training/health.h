@@ -22,6 +22,7 @@ struct ClassHealth {
   Health word = Health::Good;
   Sentence reason{""};               // empty when it is good
   std::vector<std::string> peaks{};  // features with two peaks
+  std::string subclass{};            // that is mixed; "" where the class has none
 };
 
 /// Of each class of `set`, in its order. `set`: the signatures of the samples.

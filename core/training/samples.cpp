@@ -77,6 +77,7 @@ class Collector {
       for (size_t f = 0; f < block.features; ++f) samples_.values.push_back(block.feature(f)[p]);
       samples_.codes.push_back(run.code);
       samples_.areas.push_back(run.area);
+      samples_.pixels.push_back({c, run.row});
     }
     labelled_[run.code] += valid;
   }

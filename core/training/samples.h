@@ -20,6 +20,10 @@ struct Samples {
   std::vector<float> values;            // sample by sample, each of all features; none is NaN
   std::vector<int> codes;               // of each sample
   std::vector<size_t> areas;            // of each sample: its place among the training areas
+  struct Pixel {
+    int column = 0, row = 0;
+  };
+  std::vector<Pixel> pixels;            // of each sample: where it lies on the grid
   std::vector<std::string> subclasses;  // of each training area; "" for none
   std::vector<Class> classes;           // by ascending code
   size_t conflicts = 0;                 // pixels that two classes claimed; they are not among them

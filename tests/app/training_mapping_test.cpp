@@ -234,6 +234,8 @@ TEST_F(MappingDeskWindow, AForestTellsWhatPartedTheClasses) {
 }
 
 TEST_F(MappingDeskWindow, AMapIsCutToTheStudyArea) {
+  d().click("mapChoices");
+  d().settle();
   d().click<QCheckBox>("mapInside");
   d().make("primary", "the map");
   const Product& map = s().products.back();

@@ -44,6 +44,7 @@ MethodChoice::MethodChoice(const QString& name, std::vector<Entry> entries)
     } catch (const Error&) {
       // Half typed; said when the map is asked for.
     }
+    Q_EMIT set();
   });
 }
 

@@ -32,6 +32,7 @@ class MethodChoice : public QWidget {
 
  Q_SIGNALS:
   void changed();  // another method: offer what stands around it
+  void set();      // one of its parameters
 
  private:
   void choose(const std::string& id);

@@ -2,15 +2,40 @@
 
 #include "desks/mapping/mapped_areas.h"
 #include "desks/mapping/what_parted.h"
+#include "shell/find_widgets.h"
 
 namespace zp {
 
-TrainedPanel::TrainedPanel(Workbench& bench) : Panel(bench) {
+TrainedPanel::TrainedPanel(Workbench& bench)
+    : Panel(bench), preview_(new MapPreview(this)), heldOut_(new HeldOutPanel(bench)) {
   untrained_ = buildUntrained();
   trained_ = buildTrained();
   box()->addWidget(untrained_);
   box()->addWidget(trained_);
   box()->addStretch();
+  settle_.setSingleShot(true);
+  settle_.setInterval(60);
+  connect(&settle_, &QTimer::timeout, this, &TrainedPanel::tryOut);
+  connect(preview_, &MapPreview::learned, this, [this](const Picture& map) {
+    showProgress(false);
+    Q_EMIT trouble("");
+    Q_EMIT pictureAsked(map);
+    // Judged against the image, whatever was in front before.
+    if (!std::exchange(shown_, true)) Q_EMIT behindAsked(q(bench_.currentScene()->id));
+    heldOut_->showChecking();
+  });
+  connect(preview_, &MapPreview::progressed, this, [this](double share) {
+    progress_->setValue(static_cast<int>(share * 100));
+  });
+  connect(preview_, &MapPreview::failed, this, [this](const QString& sentence) {
+    showProgress(false);
+    heldOut_->hide();
+    Q_EMIT trouble(sentence);
+  });
+  connect(preview_, &MapPreview::checked, heldOut_, &HeldOutPanel::show);
+  connect(preview_, &MapPreview::unchecked, heldOut_, &HeldOutPanel::showTrouble);
+  connect(heldOut_, &Panel::areaAsked, this, &Panel::areaAsked);
+  connect(heldOut_, &Panel::revealAsked, this, &Panel::revealAsked);
 }
 
 QWidget* TrainedPanel::buildUntrained() {
@@ -35,21 +60,117 @@ QWidget* TrainedPanel::buildTrained() {
   for (const auto* m : methods()) entries.push_back(MethodChoice::entryOf(*m));
   method_ = new MethodChoice("method", std::move(entries));
   column->addWidget(method_);
-  inside_ = new QCheckBox(txt("Inside the study area only"));
-  inside_->setObjectName("mapInside");
-  column->addWidget(inside_, 0, Qt::AlignLeft);
+  choices_ = buildChoices();
+  column->addWidget(buildTrying());
+  column->addWidget(choices_);
+  column->addWidget(heldOut_);
   told_ = {new WhatParted(bench_), new MappedAreas(bench_)};
   for (auto* panel : told_) {
     column->addWidget(panel);
     connect(panel, &Panel::revealAsked, this, &TrainedPanel::revealAsked);
   }
-  connect(features_, &FeaturesPanel::changed, this, &TrainedPanel::changed);
+  connect(features_, &FeaturesPanel::changed, this, &TrainedPanel::choseAgain);
   connect(features_, &FeaturesPanel::trouble, this, &TrainedPanel::trouble);
   connect(method_, &MethodChoice::changed, this, &TrainedPanel::offerMethod);
+  connect(method_, &MethodChoice::set, this, &TrainedPanel::choseAgain);
   return holder;
 }
 
+QWidget* TrainedPanel::buildChoices() {
+  subclasses_ = new LongChoice;
+  subclasses_->setObjectName("mapSubclasses");
+  subclasses_->addItem(txt("as one with their class"), idOf(Subclasses::Together));
+  subclasses_->addItem(txt("apart, mapped as their class"), idOf(Subclasses::Apart));
+  subclasses_->addItem(txt("apart, and kept in the map"), idOf(Subclasses::Kept));
+  subclassRow_ = fieldRow(txt("Subclasses"), {subclasses_});
+  connect(subclasses_, &QComboBox::activated, this, &TrainedPanel::choseAgain);
+  subclassRow_->setToolTip(txt("How subclasses of the training areas are learned"));
+  constexpr int kSteps = 19;  // to 0.95
+  least_ = new QSlider(Qt::Horizontal);
+  least_->setObjectName("mapLeast");
+  least_->setRange(0, kSteps);
+  least_->setPageStep(2);
+  least_->setToolTip(txt("Pixels for whose class less speaks stay without a class"));
+  leastSaid_ = new QLabel;
+  leastSaid_->setFont(figureFont(10));
+  leastSaid_->setFixedWidth(QFontMetrics(figureFont(10)).horizontalAdvance("0.00"));
+  connect(least_, &QSlider::valueChanged, this, [this](int at) {
+    leastSaid_->setText(at == 0 ? QString("–") : decimal(at / 20.0, 2));
+    choseAgain();
+  });
+  leastSaid_->setText("–");
+  inside_ = new QCheckBox(txt("Inside the study area only"));
+  inside_->setObjectName("mapInside");
+  auto* holder = new QWidget;
+  auto* column = columnIn(holder);
+  column->addWidget(subclassRow_);
+  column->addWidget(fieldRow(txt("No class below"), {least_, leastSaid_}));
+  column->addWidget(inside_, 0, Qt::AlignLeft);
+  return holder;
+}
+
+/// Whether one sees what it would be, and how far that is.
+QWidget* TrainedPanel::buildTrying() {
+  trying_ = new QCheckBox(txt("Preview"));
+  trying_->setToolTip(txt("Shows in the view what the map would be, while one chooses"));
+  trying_->setObjectName("mapPreview");
+  trying_->setChecked(true);
+  progress_ = new QProgressBar;
+  progress_->setObjectName("previewProgress");
+  progress_->setTextVisible(false);
+  progress_->setFixedSize(70, 6);
+  progress_->setAccessibleName(txt("Learning"));
+  stop_ = linkButton(txt("Stop"));
+  stop_->setObjectName("stopPreview");
+  for (QWidget* part : {static_cast<QWidget*>(progress_), static_cast<QWidget*>(stop_)})
+    part->setVisible(false);
+  auto* holder = new QWidget;
+  auto* row = new QHBoxLayout(holder);
+  row->setContentsMargins(0, 0, 0, 0);
+  auto* more = linkButton(txt("Classes and area…"));
+  more->setObjectName("mapChoices");
+  more->setCheckable(true);
+  choices_->setVisible(false);
+  openedBy(choices_, "mapChoices");
+  connect(more, &QPushButton::toggled, choices_, &QWidget::setVisible);
+  row->addWidget(trying_);
+  row->addWidget(progress_);
+  row->addWidget(stop_);
+  row->addStretch();
+  row->addWidget(more);
+  connect(trying_, &QCheckBox::clicked, this, [this](bool on) {
+    bench_.setPlace("preview", on);
+    if (on) before_ = QString();  // asked for by hand
+    if (on) return choseAgain();
+    preview_->stop();
+    showProgress(false);
+  });
+  connect(stop_, &QPushButton::clicked, this, [this] {
+    preview_->stop();
+    showProgress(false);
+  });
+  return holder;
+}
+
+void TrainedPanel::showProgress(bool busy) {
+  if (busy) progress_->setValue(0);
+  progress_->setVisible(busy);
+  stop_->setVisible(busy);
+}
+
+void TrainedPanel::leave() {
+  settle_.stop();
+  preview_->stop();
+  shown_ = false;
+  showProgress(false);
+}
+
 void TrainedPanel::forget() {
+  settle_.stop();
+  preview_->forget();
+  showProgress(false);
+  heldOut_->forget();
+  before_.reset();
   features_->forget();
   method_->forget();
 }
@@ -59,6 +180,9 @@ void TrainedPanel::refresh() {
   untrained_->setVisible(!any);
   trained_->setVisible(any);
   inside_->setVisible(!bench_.studyAreaId().empty());
+  subclassRow_->setVisible(anySubclasses());
+  const Json trying = bench_.place("preview");
+  trying_->setChecked(!trying.is_boolean() || trying.get<bool>());
   features_->refresh();
   for (auto* panel : told_) panel->refresh();
   offerMethod();
@@ -67,7 +191,56 @@ void TrainedPanel::refresh() {
 void TrainedPanel::offerMethod() {
   const auto* s = bench_.currentScene();
   method_->offer({trainedClasses(), &s->scene}, s->id);
+  choseAgain();
+}
+
+void TrainedPanel::choseAgain() {
+  if (trying_->isChecked() && bench_.hasStudy()) settle_.start();
   Q_EMIT changed();
+}
+
+QString TrainedPanel::choiceOf(const Json& step) const {
+  return q(step.dump()) + QString::number(bench_.study().trainingRevision);
+}
+
+/// What one finds is tried only where there is no map of it yet; what one chooses always.
+bool TrainedPanel::worthTrying(const Json& step) {
+  const QString now = choiceOf(step);
+  const auto scene = step.at("scene").get<std::string>();
+  if (before_ && scene == sceneBefore_) return now != *before_;
+  const bool first = !before_;
+  before_ = now;
+  sceneBefore_ = scene;
+  const Product* map = newestTrainedMap(bench_.study());
+  return first && (map == nullptr || bench_.study().outOfDate(*map));
+}
+
+void TrainedPanel::act() {
+  Panel::act();
+  try {
+    before_ = choiceOf(step());
+  } catch (const Error&) {
+    // Said by the panel.
+  }
+}
+
+void TrainedPanel::tryOut() {
+  if (!bench_.hasStudy() || !isVisible() || !trying_->isChecked() || !missing().isEmpty()) return;
+  try {
+    const Json asked = step();
+    if (!worthTrying(asked)) return;
+    showProgress(true);
+    preview_->ask(bench_.study(), asked);
+    showProgress(preview_->learning());
+  } catch (const Error&) {
+    // Half typed; said when the map is asked for.
+  }
+}
+
+bool TrainedPanel::anySubclasses() const {
+  std::map<int, std::set<std::string>> names;
+  for (const auto& a : bench_.study().training) names[a.code].insert(a.subclass);
+  return std::any_of(names.begin(), names.end(), [](const auto& of) { return of.second.size() > 1; });
 }
 
 std::vector<LegendClass> TrainedPanel::trainedClasses() const {
@@ -104,6 +277,10 @@ Json TrainedPanel::step() const {
   step["do"] = "map";
   step["method"] = method_->chosen().id;
   if (const Json values = method_->values(); !values.empty()) step["settings"] = values;
+  if (const auto how = subclasses_->currentData().toString().toStdString();
+      anySubclasses() && how != idOf(Subclasses::Together))
+    step["subclasses"] = how;
+  if (least_->value() > 0) step["least"] = least_->value() / 20.0;
   if (const auto area = bench_.studyAreaId(); inside_->isChecked() && !area.empty())
     step["inside"] = area;
   step["name"] = txt("Cover, %1").arg(txt(method_->chosen().title).toLower()).toStdString();

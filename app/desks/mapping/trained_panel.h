@@ -1,33 +1,58 @@
 #pragma once
 #include "desks/mapping/features_panel.h"
+#include "desks/mapping/held_out_panel.h"
+#include "desks/mapping/map_preview.h"
 #include "desks/mapping/method_choice.h"
 #include "desks/panel.h"
 #include "mapping/method.h"
 
 namespace zp {
 
-/// A map by training areas: by which features, which method, with which parameters.
+/// A map by training areas: by which features, which method, with which parameters. What it would
+/// be is seen while one chooses.
 class TrainedPanel : public Panel {
   Q_OBJECT
  public:
   explicit TrainedPanel(Workbench& bench);
   void refresh() override;
+  void leave() override;
   void forget() override;
   Heading heading() const override;
   QString action() const override;
   QString missing() const override;
   Json step() const override;
+  void act() override;
 
  private:
   QWidget* buildUntrained();
   QWidget* buildTrained();
+  QWidget* buildChoices();
+  QWidget* buildTrying();
   void offerMethod();
+  void choseAgain();
+  QString choiceOf(const Json& step) const;
+  bool worthTrying(const Json& step);
+  void tryOut();
+  void showProgress(bool busy);
   std::vector<LegendClass> trainedClasses() const;
+  bool anySubclasses() const;
 
   QWidget *untrained_, *trained_;  // of which one is seen
   FeaturesPanel* features_;
   MethodChoice* method_;
-  QCheckBox* inside_;
+  QCheckBox *inside_, *trying_;
+  QComboBox* subclasses_;
+  QWidget *subclassRow_, *choices_;
+  QSlider* least_;
+  QLabel* leastSaid_;
+  QProgressBar* progress_;
+  QPushButton* stop_;
+  MapPreview* preview_;
+  QTimer settle_;
+  std::optional<QString> before_;  // what would have been mapped when the desk was first seen
+  std::string sceneBefore_;        // and of which scene
+  bool shown_ = false;             // a preview is, since the desk was entered
+  HeldOutPanel* heldOut_;
   std::vector<Panel*> told_;  // of the newest map
 };
 

@@ -6,7 +6,8 @@ namespace {
 Training trainingOver(const Study& study, const Scene& scene, const Progress& progress) {
   constexpr size_t kBars = 24;
   Training t;
-  const Samples samples = studySamples(study, scene, {}, progress);
+  t.samples = std::make_shared<const Samples>(studySamples(study, scene, {}, progress));
+  const Samples& samples = *t.samples;
   t.set = signaturesOf(samples);
   t.health = healthOf(samples, t.set);
   for (const auto& c : t.set.classes) {

@@ -8,6 +8,7 @@ namespace zp {
 
 /// What is known of the training over the bands of a scene.
 struct Training {
+  std::shared_ptr<const Samples> samples;
   SignatureSet set;
   std::vector<ClassHealth> health;                       // in the order of the set
   std::vector<std::vector<std::vector<double>>> shapes;  // class by class, of each band

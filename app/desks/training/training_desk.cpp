@@ -2,6 +2,7 @@
 
 #include "desks/training/legend_panel.h"
 #include "desks/training/pairs_panel.h"
+#include "desks/training/remedy_panel.h"
 #include "desks/training/signatures_panel.h"
 
 namespace zp {
@@ -12,9 +13,11 @@ TrainingDesk::TrainingDesk(Workbench& bench, MapView& view) : Desk(bench, view, 
   const auto chosenClass = [this] { return legend_->chosenClass(); };
   legend_ = new LegendPanel(bench);
   areas_ = new AreasPanel(bench, view, chosenClass);
+  auto* remedies = new RemedyPanel(bench, view, chosenClass);
   signatures_ = new SignaturesPanel(bench, chosenClass);
   addPanel(areas_);
   addPanel(legend_);
+  addPanel(remedies);
   addPanel(signatures_);
   auto* pairs = new PairsPanel(bench);
   addPanel(pairs);
@@ -22,8 +25,10 @@ TrainingDesk::TrainingDesk(Workbench& bench, MapView& view) : Desk(bench, view, 
   connect(areas_, &AreasPanel::newClassAsked, legend_, &LegendPanel::addClass);
   connect(areas_, &AreasPanel::picked, legend_, &LegendPanel::choose);
   connect(legend_, &LegendPanel::classChosen, signatures_, &SignaturesPanel::showClass);
-  connect(signatures_, &SignaturesPanel::computed, this, [this, pairs] {
+  connect(legend_, &LegendPanel::classChosen, remedies, &RemedyPanel::showClass);
+  connect(signatures_, &SignaturesPanel::computed, this, [this, pairs, remedies] {
     legend_->setTraining(signatures_->known());
+    remedies->setTraining(signatures_->known());
     pairs->setTraining(signatures_->known());
     tell();
   });

@@ -2,29 +2,10 @@
 
 #include "base/error.h"
 #include "feature/feature_kind.h"
+#include "study/map_step.h"
 #include "study/steps/feature_lines.h"
 
 namespace zp {
-namespace {
-
-/// Older steps have the two parameters that there were among their fields.
-Json settingsOf(const Json& step) {
-  Json settings = step.value("settings", Json::object());
-  if (const Json priors = step.value("priors", Json::object()); !priors.empty())
-    settings["priors"] = priors;
-  if (const Json reject = step.value("reject", Json()); !reject.is_null())
-    settings["reject"] = reject;
-  return settings;
-}
-
-MapPlan planOf(const Json& step) {
-  return {step.at("method"), settingsOf(step),
-          subclassesFrom(step.value("subclasses", idOf(Subclasses::Together))),
-          step.value("least", 0.0)};
-}
-
-}  // namespace
-
 TrainedMap trainedMap(StepRun& r, const Json& step, const Progress& progress) {
   if (step.contains("model") == step.contains("method"))
     throw Error("A map is made by a method, or by a model; name one of them.");
@@ -39,7 +20,7 @@ TrainedMap trainedMap(StepRun& r, const Json& step, const Progress& progress) {
   if (!known) {
     map.samples = drawSamples(*map.reader, r.training(scope.grid.crs), r.study().legend, {},
                               progress.part(0, 0.6));
-    map.model = trainOn(map.samples, planOf(step), r.study().legend, progress.part(0.6, 1));
+    map.model = trainOn(map.samples, planOfStep(step), r.study().legend, progress.part(0.6, 1));
   }
   map.model.features = map.lines;
   if (const auto inside = r.insideIn(step, scope.grid.crs)) map.reader->keepInside(*inside);

@@ -1,0 +1,105 @@
+#include "desks/mapping/map_preview.h"
+
+#include "look/look.h"
+#include "mapping/derived.h"
+
+namespace zp {
+namespace {
+
+/// What samples are drawn from: features, their scenes as they are now, and training.
+QString sourceOf(const Study& study, const Json& step) {
+  Json of = {{"training", study.trainingRevision}, {"legend", toJson(study.legend)}};
+  for (const char* field : {"scene", "features", "with", "bands"})
+    if (step.contains(field)) of[field] = step[field];
+  Json revisions = {study.revisionOf(step.at("scene"))};
+  for (const auto& [name, id] : step.value("with", std::map<std::string, std::string>()))
+    revisions.push_back(study.revisionOf(id));
+  of["revisions"] = revisions;
+  return q(of.dump());
+}
+
+}  // namespace
+
+MapPreview::MapPreview(QObject* parent) : QObject(parent), learning_(this), checking_(this) {}
+
+void MapPreview::stop() {
+  learning_.stop();
+  checking_.stop();
+  asked_.clear();
+}
+
+void MapPreview::forget() {
+  stop();
+  known_.reset();
+}
+
+void MapPreview::ask(const Study& study, const Json& step) {
+  // What must speak for a class is no part of what is learned.
+  Json plan = step;
+  plan.erase("least");
+  plan.erase("name");
+  const QString samplesOf = sourceOf(study, step), planOf = samplesOf + q(plan.dump()),
+                asked = samplesOf + q(step.dump());
+  if (asked == asked_) return;
+  asked_ = asked;
+  if (known_ != nullptr && known_->planOf == planOf) {
+    learning_.stop();
+    show(step);
+    return check(plan, study.legend);
+  }
+  checking_.stop();
+  const auto before = known_;
+  const auto report = [this](double share) {
+    learning_.post([this, share] { Q_EMIT progressed(share); });
+  };
+  learning_.ask(
+      [study, plan, before, samplesOf, planOf, report](const Progress& task) {
+        const Progress progress = task.reporting(report);
+        auto now = std::make_shared<Learned>();
+        now->samplesOf = samplesOf;
+        now->planOf = planOf;
+        now->samples = before != nullptr && before->samplesOf == samplesOf
+                           ? before->samples
+                           : std::make_shared<const Samples>(
+                                 samplesOfStep(study, plan, progress.part(0, 0.4)));
+        now->model = trainOn(*now->samples, planOfStep(plan), study.legend, progress.part(0.4, 1));
+        now->features = featuresOfStep(study, plan);
+        return std::shared_ptr<const Learned>(now);
+      },
+      [this, step, plan, legend = study.legend](const std::shared_ptr<const Learned>& now) {
+        known_ = now;
+        show(step);
+        check(plan, legend);
+      },
+      [this](const QString& sentence) { Q_EMIT failed(sentence); });
+}
+
+void MapPreview::show(const Json& step) {
+  const Learned& now = *known_;
+  std::shared_ptr<const Classifier> classifier = now.model.classifier;
+  if (const double least = step.value("least", 0.0); least > 0)
+    classifier = std::make_shared<OnlySure>(classifier, least);
+  Picture p;
+  p.kind = Picture::Kind::Classes;
+  p.of = "preview";
+  p.title = q(step.at("name").get<std::string>());
+  p.detail = txt("preview");
+  p.legend = now.model.legend;
+  p.learned = std::make_shared<const LearnedMap>(
+      LearnedMap{now.features.scope, now.features.features, classifier, nullptr});
+  QString scenes;
+  for (const auto& one : now.features.scope.scenes) scenes += sceneKey(one.scene) + ",";
+  p.key = QString("m/%1/%2").arg(scenes).arg(++count_);
+  Q_EMIT learned(p);
+}
+
+void MapPreview::check(const Json& step, const Legend& legend) {
+  checking_.ask(
+      [known = known_, plan = planOfStep(step), legend](const Progress& progress) {
+        return heldOut(*known->samples, plan, legend, progress);
+      },
+      [this](const HeldOut& told) { Q_EMIT checked(told); },
+      [this](const QString& sentence) { Q_EMIT unchecked(sentence); });
+}
+
+}  // namespace zp

@@ -1,0 +1,49 @@
+#pragma once
+#include "background/latest.h"
+#include "mapping/held_out.h"
+#include "shell/workbench.h"
+#include "study/map_step.h"
+
+namespace zp {
+
+/// Learns what a step of kind map would, beside the window: first for the eye, then how it does on
+/// training areas it has not seen. Only the newest question is answered.
+class MapPreview : public QObject {
+  Q_OBJECT
+ public:
+  explicit MapPreview(QObject* parent);
+
+  /// Nothing when the same was asked last.
+  void ask(const Study& study, const Json& step);
+  void stop();
+  /// Another study comes: what is kept of this one goes.
+  void forget();
+  bool learning() const { return learning_.pending(); }
+  bool checking() const { return checking_.pending(); }
+
+ Q_SIGNALS:
+  void learned(const zp::Picture& map);
+  void checked(const zp::HeldOut& told);
+  void progressed(double share);
+  void failed(const QString& sentence);
+  /// The check could not be done; the map can be.
+  void unchecked(const QString& sentence);
+
+ private:
+  /// What was learned, and from what.
+  struct Learned {
+    QString samplesOf, planOf;
+    std::shared_ptr<const Samples> samples;
+    Model model;
+    StepFeatures features;
+  };
+  void show(const Json& step);
+  void check(const Json& step, const Legend& legend);
+
+  Latest learning_, checking_;
+  QString asked_;  // the last question
+  std::shared_ptr<const Learned> known_;
+  int count_ = 0;  // of pictures
+};
+
+}  // namespace zp
