@@ -44,7 +44,7 @@ void reach(QWidget* desk, const QPointer<QWidget>& part) {
 bool ofTheMoment(const QWidget& w) {
   const QString name = w.objectName();
   for (const char* start : {"index-", "feature-", "group-", "sceneFeatures", "added-", "name-",
-                            "polygonsOf-", "composite-", "role-"})
+                            "polygonsOf-", "composite-", "role-", "placeIs-", "doubtfulArea-"})
     if (name.startsWith(start)) return true;
   return name.isEmpty() && qobject_cast<const QScrollBar*>(&w) != nullptr;
 }

@@ -32,6 +32,13 @@ double quantile(const std::vector<double>& sorted, double share) {
 
 }  // namespace
 
+std::vector<double> importanceOf(const Classifier& classifier) {
+  std::vector<double> shares;
+  for (const auto& f : classifier.facts().value("importance", Json::array()))
+    shares.push_back(f.at("share"));
+  return shares;
+}
+
 Unlikeness::Unlikeness(const Samples& samples, const std::vector<double>& weights, size_t perClass,
                        uint64_t seed)
     : weights_(weights) {
@@ -69,7 +76,7 @@ double Unlikeness::limitOf(const std::vector<int>& folds) const {
             nearest, distance(&values_[i * features()], &values_[j * features()], features()));
     if (std::isfinite(nearest)) all.push_back(nearest / mean_);
   }
-  if (all.empty()) return 0;
+  if (all.empty()) return std::numeric_limits<double>::infinity();  // nothing can be told
   std::sort(all.begin(), all.end());
   const double upper = quantile(all, 0.75), fence = upper + 1.5 * (upper - quantile(all, 0.25));
   return *(std::upper_bound(all.begin(), all.end(), fence) - 1);

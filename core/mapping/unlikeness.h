@@ -1,8 +1,12 @@
 #pragma once
+#include "mapping/method.h"
 #include "mapping/sample_tree.h"
 #include "mapping/standard.h"
 
 namespace zp {
+
+/// How much each feature counts for a classifier that tells it; else nothing.
+std::vector<double> importanceOf(const Classifier& classifier);
 
 /// How unlike all training a pixel is: the dissimilarity index and the area of applicability of
 /// Meyer and Pebesma (2021). Features are brought to their spread in the training; the distance to

@@ -1,4 +1,7 @@
 // How far a trained map can be believed: what is held out, and what is unlike all training.
+#include "base/nan.h"
+#include "feature/feature_kind.h"
+#include "mapping/doubts.h"
 #include "mapping/held_out.h"
 #include "mapping/make_unlikeness.h"
 #include "support/rasters.h"
@@ -217,6 +220,49 @@ TEST(Unlikeness, IsTheDistanceToTheNearestSampleInTheMeanDistanceOfAll) {
   EXPECT_GT(u.limit(), 0);
   EXPECT_LT(index[0], u.limit());
   EXPECT_GT(index[2], u.limit());
+}
+
+TEST(Doubts, TheWorstPlacesLieApart) {
+  std::vector<float> scores(40 * 30, 0.1f);
+  scores[5 * 40 + 5] = 0.9f;
+  scores[5 * 40 + 6] = 0.8f;  // next to the worst
+  scores[20 * 40 + 30] = 0.7f;
+  scores[0] = kNan;
+  EXPECT_EQ(worstApart(scores, 40, 2, 5), (std::vector<size_t>{205, 830}));
+  const auto many = worstApart(scores, 40, 50, 8);
+  for (size_t i = 0; i < many.size(); ++i)
+    for (size_t j = 0; j < i; ++j)
+      EXPECT_GE(std::hypot(static_cast<double>(many[i] % 40) - static_cast<double>(many[j] % 40),
+                           static_cast<double>(many[i] / 40) - static_cast<double>(many[j] / 40)),
+                8);
+  EXPECT_TRUE(worstApart({}, 1, 5, 2).empty());
+}
+
+TEST(Doubts, WhatIsUnlikeIsCountedAndListed) {
+  const Folder folder;
+  const Grid g = metricGrid(60, 40);
+  std::vector<float> a(g.pixels()), b(g.pixels());
+  for (size_t i = 0; i < a.size(); ++i) {
+    const bool strange = i % 60 >= 50 && i / 60 >= 30;
+    a[i] = strange ? 3.0f : i % 60 < 30 ? 0.3f : 0.7f;
+    b[i] = a[i] < 0.5f ? 40 : 20;
+  }
+  writeFloats(folder / "s.tif", g, {a, b});
+  const Scope scope(openScene(folder / "s.tif"));
+  const FeatureReader reader(scope, makeFeatures({"band(1)", "band(2)"}, scope));
+  const Samples s = twoClasses(false);
+  const auto model = trainOn(s, {"minimum-distance"}, twoLegend());
+  const MapDoubts doubts = doubtsOf(reader, *model.classifier, Unlikeness(s, {}));
+  EXPECT_EQ(doubts.pixels, g.pixels());
+  EXPECT_EQ(doubts.unlike, 100u);
+  EXPECT_EQ(doubts.classes.at(8).second, 100u);
+  EXPECT_EQ(doubts.classes.at(3).second, 0u);
+  ASSERT_FALSE(doubts.mostUnlike.empty());
+  const Place at = g.toPixel(doubts.mostUnlike[0].place);
+  EXPECT_GE(at.x, 50);
+  EXPECT_GE(at.y, 30);
+  EXPECT_GT(doubts.mostUnlike[0].unlikeness, 1);
+  EXPECT_LE(doubts.mostUnlike.size(), 8u);
 }
 
 TEST(Unlikeness, AFeatureWithoutWeightDoesNotCount) {

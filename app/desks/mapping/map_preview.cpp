@@ -20,11 +20,12 @@ QString sourceOf(const Study& study, const Json& step) {
 
 }  // namespace
 
-MapPreview::MapPreview(QObject* parent) : QObject(parent), learning_(this), checking_(this) {}
+MapPreview::MapPreview(QObject* parent) : QObject(parent), learning_(this), checking_(this), doubting_(this) {}
 
 void MapPreview::stop() {
   learning_.stop();
   checking_.stop();
+  doubting_.stop();
   asked_.clear();
 }
 
@@ -48,6 +49,7 @@ void MapPreview::ask(const Study& study, const Json& step) {
     return check(plan, study.legend);
   }
   checking_.stop();
+  doubting_.stop();
   const auto before = known_;
   const auto report = [this](double share) {
     learning_.post([this, share] { Q_EMIT progressed(share); });
@@ -75,22 +77,27 @@ void MapPreview::ask(const Study& study, const Json& step) {
 }
 
 void MapPreview::show(const Json& step) {
+  shown_ = step;
+  Q_EMIT learned(picture(nullptr));
+}
+
+Picture MapPreview::picture(std::shared_ptr<const Unlikeness> hatched) {
   const Learned& now = *known_;
   std::shared_ptr<const Classifier> classifier = now.model.classifier;
-  if (const double least = step.value("least", 0.0); least > 0)
+  if (const double least = shown_.value("least", 0.0); least > 0)
     classifier = std::make_shared<OnlySure>(classifier, least);
   Picture p;
   p.kind = Picture::Kind::Classes;
   p.of = "preview";
-  p.title = q(step.at("name").get<std::string>());
-  p.detail = txt("preview");
+  p.title = q(shown_.at("name").get<std::string>());
+  p.detail = hatched == nullptr ? txt("preview") : txt("preview, hatched where it is a guess");
   p.legend = now.model.legend;
-  p.learned = std::make_shared<const LearnedMap>(
-      LearnedMap{now.features.scope, now.features.features, classifier, nullptr});
+  p.learned = std::make_shared<const LearnedMap>(LearnedMap{
+      now.features.scope, now.features.features, classifier, std::move(hatched)});
   QString scenes;
   for (const auto& one : now.features.scope.scenes) scenes += sceneKey(one.scene) + ",";
   p.key = QString("m/%1/%2").arg(scenes).arg(++count_);
-  Q_EMIT learned(p);
+  return p;
 }
 
 void MapPreview::check(const Json& step, const Legend& legend) {
@@ -98,8 +105,29 @@ void MapPreview::check(const Json& step, const Legend& legend) {
       [known = known_, plan = planOfStep(step), legend](const Progress& progress) {
         return heldOut(*known->samples, plan, legend, progress);
       },
-      [this](const HeldOut& told) { Q_EMIT checked(told); },
-      [this](const QString& sentence) { Q_EMIT unchecked(sentence); });
+      [this](const HeldOut& told) {
+        Q_EMIT checked(told);
+        doubt();
+      },
+      [this](const QString& sentence) {
+        Q_EMIT unchecked(sentence);
+        doubt();
+      });
+}
+
+void MapPreview::doubt() {
+  using Doubts = std::pair<MapDoubts, std::shared_ptr<const Unlikeness>>;
+  doubting_.ask(
+      [known = known_](const Progress& progress) {
+        const Model& model = known->model;
+        const auto unlikeness = std::make_shared<const Unlikeness>(
+            *known->samples, importanceOf(*model.classifier));
+        return Doubts{doubtsOf(known->features.reader(), *model.classifier, *unlikeness, 8,
+                               progress),
+                      unlikeness};
+      },
+      [this](const Doubts& told) { Q_EMIT doubted(told.first, picture(told.second)); },
+      [](const QString&) {});  // training that is all the same: the map says so itself
 }
 
 }  // namespace zp

@@ -1,5 +1,6 @@
 #pragma once
 #include "background/latest.h"
+#include "mapping/doubts.h"
 #include "mapping/held_out.h"
 #include "shell/workbench.h"
 #include "study/map_step.h"
@@ -7,7 +8,7 @@
 namespace zp {
 
 /// Learns what a step of kind map would, beside the window: first for the eye, then how it does on
-/// training areas it has not seen. Only the newest question is answered.
+/// training areas it has not seen, and where it is a guess. Only the newest question is answered.
 class MapPreview : public QObject {
   Q_OBJECT
  public:
@@ -28,6 +29,8 @@ class MapPreview : public QObject {
   void failed(const QString& sentence);
   /// The check could not be done; the map can be.
   void unchecked(const QString& sentence);
+  /// Where it is a guess; the picture hatches what is unlike all training.
+  void doubted(const zp::MapDoubts& doubts, const zp::Picture& hatched);
 
  private:
   /// What was learned, and from what.
@@ -39,8 +42,11 @@ class MapPreview : public QObject {
   };
   void show(const Json& step);
   void check(const Json& step, const Legend& legend);
+  void doubt();
+  Picture picture(std::shared_ptr<const Unlikeness> hatched);
 
-  Latest learning_, checking_;
+  Latest learning_, checking_, doubting_;
+  Json shown_;     // the step that is seen
   QString asked_;  // the last question
   std::shared_ptr<const Learned> known_;
   int count_ = 0;  // of pictures

@@ -10,7 +10,7 @@ namespace zp {
 
 MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, txt("Mapping")) {
   nameScene();
-  addPage(new TrainedPanel(bench), "trainedMap", txt("Trained map"));
+  addPage(new TrainedPanel(bench, view), "trainedMap", txt("Trained map"));
   auto* clustered = new ClusteredPanel(bench);
   addPage(clustered, "clusteredMap", txt("Clustered map"));
   addPage(new TidyPanel(bench), "tidyPage", txt("Tidy"));

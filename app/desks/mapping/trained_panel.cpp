@@ -6,8 +6,11 @@
 
 namespace zp {
 
-TrainedPanel::TrainedPanel(Workbench& bench)
-    : Panel(bench), preview_(new MapPreview(this)), heldOut_(new HeldOutPanel(bench)) {
+TrainedPanel::TrainedPanel(Workbench& bench, MapView& view)
+    : Panel(bench),
+      preview_(new MapPreview(this)),
+      heldOut_(new HeldOutPanel(bench)),
+      next_(new NextPlaces(bench, view)) {
   untrained_ = buildUntrained();
   trained_ = buildTrained();
   box()->addWidget(untrained_);
@@ -22,7 +25,9 @@ TrainedPanel::TrainedPanel(Workbench& bench)
     Q_EMIT pictureAsked(map);
     // Judged against the image, whatever was in front before.
     if (!std::exchange(shown_, true)) Q_EMIT behindAsked(q(bench_.currentScene()->id));
+    seen_ = map;
     heldOut_->showChecking();
+    next_->waiting();
   });
   connect(preview_, &MapPreview::progressed, this, [this](double share) {
     progress_->setValue(static_cast<int>(share * 100));
@@ -30,12 +35,22 @@ TrainedPanel::TrainedPanel(Workbench& bench)
   connect(preview_, &MapPreview::failed, this, [this](const QString& sentence) {
     showProgress(false);
     heldOut_->hide();
+    next_->waiting();
     Q_EMIT trouble(sentence);
   });
+  connect(preview_, &MapPreview::doubted, this,
+          [this](const MapDoubts& doubts, const Picture& hatched) {
+            next_->show(doubts, hatched.learned->scope.grid.crs, seen_, hatched);
+          });
+  for (auto* part : {static_cast<Panel*>(heldOut_), static_cast<Panel*>(next_)}) {
+    connect(part, &Panel::areaAsked, this, &Panel::areaAsked);
+    connect(part, &Panel::revealAsked, this, &Panel::revealAsked);
+    connect(part, &Panel::pictureAsked, this, &Panel::pictureAsked);
+    connect(part, &Panel::overlayChanged, this, &Panel::overlayChanged);
+    connect(part, &Panel::trouble, this, &Panel::trouble);
+  }
   connect(preview_, &MapPreview::checked, heldOut_, &HeldOutPanel::show);
   connect(preview_, &MapPreview::unchecked, heldOut_, &HeldOutPanel::showTrouble);
-  connect(heldOut_, &Panel::areaAsked, this, &Panel::areaAsked);
-  connect(heldOut_, &Panel::revealAsked, this, &Panel::revealAsked);
 }
 
 QWidget* TrainedPanel::buildUntrained() {
@@ -64,6 +79,7 @@ QWidget* TrainedPanel::buildTrained() {
   column->addWidget(buildTrying());
   column->addWidget(choices_);
   column->addWidget(heldOut_);
+  column->addWidget(next_);
   told_ = {new WhatParted(bench_), new MappedAreas(bench_)};
   for (auto* panel : told_) {
     column->addWidget(panel);
@@ -140,7 +156,7 @@ QWidget* TrainedPanel::buildTrying() {
   row->addWidget(more);
   connect(trying_, &QCheckBox::clicked, this, [this](bool on) {
     bench_.setPlace("preview", on);
-    if (on) before_ = QString();  // asked for by hand
+    askedFor_ = on;
     if (on) return choseAgain();
     preview_->stop();
     showProgress(false);
@@ -170,6 +186,7 @@ void TrainedPanel::forget() {
   preview_->forget();
   showProgress(false);
   heldOut_->forget();
+  next_->forget();
   before_.reset();
   features_->forget();
   method_->forget();
@@ -207,6 +224,7 @@ QString TrainedPanel::choiceOf(const Json& step) const {
 bool TrainedPanel::worthTrying(const Json& step) {
   const QString now = choiceOf(step);
   const auto scene = step.at("scene").get<std::string>();
+  if (std::exchange(askedFor_, false)) return true;
   if (before_ && scene == sceneBefore_) return now != *before_;
   const bool first = !before_;
   before_ = now;

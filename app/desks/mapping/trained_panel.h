@@ -3,6 +3,7 @@
 #include "desks/mapping/held_out_panel.h"
 #include "desks/mapping/map_preview.h"
 #include "desks/mapping/method_choice.h"
+#include "desks/mapping/next_places.h"
 #include "desks/panel.h"
 #include "mapping/method.h"
 
@@ -13,10 +14,11 @@ namespace zp {
 class TrainedPanel : public Panel {
   Q_OBJECT
  public:
-  explicit TrainedPanel(Workbench& bench);
+  TrainedPanel(Workbench& bench, MapView& view);
   void refresh() override;
   void leave() override;
   void forget() override;
+  std::vector<ViewPoint> points() const override { return next_->points(); }
   Heading heading() const override;
   QString action() const override;
   QString missing() const override;
@@ -51,8 +53,11 @@ class TrainedPanel : public Panel {
   QTimer settle_;
   std::optional<QString> before_;  // what would have been mapped when the desk was first seen
   std::string sceneBefore_;        // and of which scene
+  bool askedFor_ = false;          // by hand
+  Picture seen_;                   // the newest preview
   bool shown_ = false;             // a preview is, since the desk was entered
   HeldOutPanel* heldOut_;
+  NextPlaces* next_;
   std::vector<Panel*> told_;  // of the newest map
 };
 

@@ -31,10 +31,7 @@ Unlikeness unlikenessOf(const TrainedMap& map) {
   if (map.samples.size() == 0)
     throw Error(
         "The map was made by a model that was trained elsewhere; its training is not here.");
-  std::vector<double> shares;
-  for (const auto& f : map.model.classifier->facts().value("importance", Json::array()))
-    shares.push_back(f.at("share"));
-  return Unlikeness(map.samples, shares);
+  return Unlikeness(map.samples, importanceOf(*map.model.classifier));
 }
 
 TrainedMap trainedMap(StepRun& r, const Product& map, const Progress& progress) {
