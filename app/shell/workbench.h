@@ -73,6 +73,12 @@ class Workbench : public QObject {
   void setLegend(const Legend& legend, const QString& what);
   /// With its training areas.
   void removeClass(int code);
+  /// A class has another code, name or colour; its training areas follow. Nothing where the code is
+  /// another class's.
+  void changeClass(int code, const LegendClass& as);
+  /// Its training areas become those of another, with its name as their subclass where they have
+  /// none.
+  void mergeClass(int code, int into);
 
   void setPlace(const std::string& key, const Json& value);
   Json place(const std::string& key) const;

@@ -258,6 +258,35 @@ void Workbench::removeClass(int code) {
   pushTraining(after, txt("Remove the class %1").arg(q(c->name)));
 }
 
+void Workbench::changeClass(int code, const LegendClass& as) {
+  TrainingState after = {study_->training, study_->trainingCrs, study_->legend, 0};
+  if (after.legend.find(code) == nullptr || (as.code != code && after.legend.find(as.code))) return;
+  std::erase_if(after.legend.classes, [&](const LegendClass& one) { return one.code == code; });
+  after.legend.add(as);
+  for (auto& a : after.areas)
+    if (a.code == code) a.code = as.code, a.className = as.name;
+  pushTraining(after, txt("Change a class"));
+}
+
+void Workbench::mergeClass(int code, int into) {
+  const auto *c = study_->legend.find(code), *target = study_->legend.find(into);
+  if (c == nullptr || target == nullptr || code == into) return;
+  TrainingState after = {study_->training, study_->trainingCrs, study_->legend, 0};
+  for (auto& a : after.areas) {
+    if (a.code != code) continue;
+    if (a.subclass.empty()) a.subclass = c->name;
+    a.code = into;
+    a.className = target->name;
+  }
+  auto& parts = after.legend.find(into)->subclasses;
+  for (const auto& s : c->subclasses)
+    if (std::none_of(parts.begin(), parts.end(),
+                     [&](const Subclass& one) { return one.name == s.name; }))
+      parts.push_back(s);
+  std::erase_if(after.legend.classes, [&](const LegendClass& one) { return one.code == code; });
+  pushTraining(after, txt("Merge %1 into %2").arg(q(c->name), q(target->name)));
+}
+
 void Workbench::pushTraining(TrainingState after, const QString& what) {
   const TrainingState before = {study_->training, study_->trainingCrs, study_->legend,
                                 study_->trainingRevision};

@@ -53,8 +53,7 @@ void MapView::setBack(const Picture& p) {
 void MapView::setVeil(const Picture& p, double opacity) {
   if (veil_.key == p.key && veilOpacity_ == opacity) return;
   veilOpacity_ = opacity;
-  if (veil_.key == p.key) return update();
-  tiles_.forget(veil_.key);
+  if (veil_.key != p.key) tiles_.forget(veil_.key);
   veil_ = p;
   update();
 }
@@ -378,14 +377,6 @@ void MapView::paintShapes(QPainter& p) {
       p.strokePath(label, QPen(viewInks().halo, 3));
       p.fillPath(label, tokens().text);
     }
-    if (!s.chosen) continue;
-    p.setBrush(Qt::white);
-    p.setPen(Qt::NoPen);
-    for (const auto& ring : s.shape.rings)
-      for (const auto& place : ring) {
-        const QPointF c = toScreen(place);
-        p.drawRect(QRectF(c.x() - 3.5, c.y() - 3.5, 7, 7));
-      }
   }
 }
 
@@ -417,6 +408,7 @@ void MapView::paintPoints(QPainter& p) {
 }
 
 void MapView::paintDrawing(QPainter& p) {
+  edit_.paint(p, screenOf());
   if (tool_ != Tool::DrawArea) return;
   QPolygonF line;
   for (const auto& place : drawing_) line << toScreen(place);

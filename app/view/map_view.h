@@ -3,6 +3,7 @@
 
 #include "outline/layer.h"
 #include "view/furniture.h"
+#include "view/shape_edit.h"
 #include "view/tile_store.h"
 
 namespace zp {
@@ -50,6 +51,8 @@ class MapView : public QWidget {
   Mode mode() const { return mode_; }
   void setShapes(std::vector<ViewShape> shapes);
   void setPoints(std::vector<ViewPoint> points);
+  /// One whose corners can be dragged; nothing: none.
+  void setEditable(const std::optional<Shape>& shape);
   void setTool(Tool tool);
   Tool tool() const { return tool_; }
   void setEmptyText(const QString& title, const QString& text);
@@ -81,6 +84,8 @@ class MapView : public QWidget {
   void left();
   void clicked(zp::Place place);
   void areaDrawn(const zp::Ring& ring);
+  void shapeEdited(const zp::Shape& shape);
+  void deleteAsked();
   void toolChanged();
   void moved();
   void swapAsked();
@@ -126,6 +131,10 @@ class MapView : public QWidget {
   void zoomBy(double factor, QPointF around);
   bool moveByKey(const QKeyEvent& e);
   bool drawByKey(const QKeyEvent& e);
+  bool editByKey(const QKeyEvent& e);
+  ShapeEdit::ToScreen screenOf() const {
+    return [this](Place p) { return toScreen(p); };
+  }
   bool nearCurtain(QPointF p) const;
   int curtainX() const { return static_cast<int>(width() * curtainAt_); }
   void changed();
@@ -144,6 +153,7 @@ class MapView : public QWidget {
   std::vector<ViewPoint> points_;
   Tool tool_ = Tool::Look;
   Ring drawing_;
+  ShapeEdit edit_;
   QPointF pressed_, mouse_;
   Place pressedCentre_;
   bool panning_ = false, draggingCurtain_ = false, pressedHere_ = false;

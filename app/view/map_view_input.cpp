@@ -10,6 +10,9 @@ bool MapView::nearCurtain(QPointF p) const {
 void MapView::mousePressEvent(QMouseEvent* e) {
   setFocus();
   if (e->button() != Qt::LeftButton && e->button() != Qt::MiddleButton) return;
+  if (e->button() == Qt::LeftButton && tool_ == Tool::Look &&
+      edit_.press(e->position(), screenOf()))
+    return;
   pressed_ = e->position();
   pressedHere_ = true;
   pressedCentre_ = centre_;
@@ -19,6 +22,10 @@ void MapView::mousePressEvent(QMouseEvent* e) {
 void MapView::mouseMoveEvent(QMouseEvent* e) {
   mouse_ = e->position();
   inside_ = true;
+  if (edit_.holding()) {
+    edit_.drag(toMap(mouse_));
+    return update();
+  }
   if (draggingCurtain_) {
     curtainAt_ = std::clamp(mouse_.x() / width(), 0.02, 0.98);
     return update();
@@ -31,7 +38,9 @@ void MapView::mouseMoveEvent(QMouseEvent* e) {
     centre_ = {pressedCentre_.x - d.x() * scale_, pressedCentre_.y + d.y() * scale_};
     changed();
   } else if (tool_ == Tool::Look) {
-    setCursor(nearCurtain(mouse_) ? Qt::SplitHCursor : Qt::ArrowCursor);
+    setCursor(edit_.near(mouse_, screenOf()) ? Qt::SizeAllCursor
+              : nearCurtain(mouse_)          ? Qt::SplitHCursor
+                                             : Qt::ArrowCursor);
   }
   if (tool_ == Tool::DrawArea || mode_ == Mode::Loupe) update();
   Q_EMIT hovered(toMap(mouse_));
@@ -41,6 +50,12 @@ void MapView::mouseReleaseEvent(QMouseEvent* e) {
   if (e->button() == Qt::RightButton)
     for (const auto& row : keyRows_)
       if (row.code != 0 && row.box.contains(e->position())) return Q_EMIT hideClassAsked(row.code);
+  if (edit_.holding()) {
+    const auto shape = edit_.release();
+    update();
+    if (shape) Q_EMIT shapeEdited(*shape);
+    return;
+  }
   if (!pressedHere_) return;
   const bool wasClick = !panning_ && !draggingCurtain_ && e->button() == Qt::LeftButton;
   panning_ = draggingCurtain_ = pressedHere_ = false;
@@ -135,8 +150,24 @@ bool MapView::drawByKey(const QKeyEvent& e) {
   return true;
 }
 
+void MapView::setEditable(const std::optional<Shape>& shape) {
+  edit_.set(shape);
+  update();
+}
+
+/// Takes the corner under the pointer away, or asks for the whole to go. False for another key.
+bool MapView::editByKey(const QKeyEvent& e) {
+  if (!edit_.active() || edit_.holding() || e.key() != Qt::Key_Delete) return false;
+  const bool corner = inside_ && edit_.near(mouse_, screenOf());
+  if (const auto left = edit_.without(mouse_, screenOf()); left && corner)
+    Q_EMIT shapeEdited(*left);
+  else if (!corner)
+    Q_EMIT deleteAsked();
+  return true;
+}
+
 void MapView::keyPressEvent(QKeyEvent* e) {
-  if (moveByKey(*e) || drawByKey(*e)) return;
+  if (moveByKey(*e) || drawByKey(*e) || editByKey(*e)) return;
   switch (e->key()) {
     case Qt::Key_X:
       return Q_EMIT swapAsked();

@@ -9,45 +9,13 @@
 #include "base/error.h"
 #include "grid/block_pipeline.h"
 #include "grid/pixel_area.h"
-#include "scene/band_reader.h"
+#include "index/class_layers.h"
 
 namespace zp {
 namespace {
 
 using Pair = std::pair<int, int>;
 using Counts = std::map<Pair, std::vector<size_t>>;  // pixels, row by row of the grid
-
-/// The maps as layers, whose codes are checked as they are read.
-std::vector<Scene> layersOf(const std::vector<std::filesystem::path>& maps) {
-  std::vector<Scene> layers;
-  for (const auto& m : maps) {
-    const RasterFile file(m);
-    classBand(file);
-    std::vector<uint16_t> corner(1);
-    file.readCodes(1, {0, 0, 1, 1}, corner.data());  // says so when it is no class map
-    layers.push_back(layerScene(m, m.stem().string(), ValueState::ClassCodes));
-    layers.back().bands[0].conversion.nodata = file.facts(1).nodata.value_or(0);
-  }
-  return layers;
-}
-
-std::vector<BandSource> firstBands(const std::vector<Scene>& layers) {
-  std::vector<BandSource> sources;
-  for (const auto& l : layers) sources.push_back({&l, 0});
-  return sources;
-}
-
-int codeOf(float v) {
-  return v >= 1 && v <= 65535 ? static_cast<int>(v) : 0;
-}
-
-Legend bothLegends(const std::vector<std::filesystem::path>& maps) {
-  Legend all;
-  for (const auto& m : maps)
-    for (const auto& c : legendOf(RasterFile(m)).classes)
-      if (all.find(c.code) == nullptr) all.add(c);
-  return all;
-}
 
 Counts countPairs(const BandReader& reader, const Progress& progress) {
   Counts counts;
@@ -145,26 +113,6 @@ Legend changeLegend(const ClassChange& change, const Legend& classes, int code,
   return legend;
 }
 
-/// A class map block by block from the codes of all layers at a pixel.
-template <class Code>
-void writeMap(const BandReader& reader, const RasterSpec& spec, const std::filesystem::path& file,
-              const Progress& progress, Code code) {
-  struct Block {
-    BandBlock in;
-    std::vector<uint16_t> out;
-  };
-  RasterWriter writer(file, spec);
-  forEachBlock<Block>(
-      reader.windows(), progress,
-      [&](Window w, Block& b) {
-        reader.read(w, b.in);
-        b.out.resize(b.in.window.pixels());
-        for (size_t p = 0; p < b.out.size(); ++p) b.out[p] = code(b.in, p);
-      },
-      [&](Block& b) { writer.writeCodes(1, b.in.window, b.out); });
-  writer.finish();
-}
-
 }  // namespace
 
 const FromTo* ClassChange::find(int from, int to) const {
@@ -176,22 +124,22 @@ const FromTo* ClassChange::find(int from, int to) const {
 ClassChange classChange(const std::filesystem::path& earlier, const std::filesystem::path& later,
                         int code, const std::filesystem::path& temporary,
                         const Progress& progress) {
-  const auto layers = layersOf({earlier, later});
+  const auto layers = classLayers({earlier, later});
   const BandReader reader(layers[0].grid, firstBands(layers));
   const auto change = summed(countPairs(reader, progress.part(0, temporary.empty() ? 1 : 0.5)),
-                             reader.grid(), bothLegends({earlier, later}));
+                             reader.grid(), legendsOf({earlier, later}));
   if (change.pixels == 0)
     throw Error("No pixel has a class in both maps; choose maps of one place.");
   if (code != 0 && std::find(change.codes.begin(), change.codes.end(), code) == change.codes.end())
     throw Error("Neither map has a class {}; choose one that they have.", code);
   if (temporary.empty()) return change;
   std::map<Pair, uint16_t> codes;
-  const Legend legend = changeLegend(change, bothLegends({earlier, later}), code, codes);
-  writeMap(reader, classMapSpec(reader.grid(), legend, "change"), temporary, progress.part(0.5, 1),
-           [&](const BandBlock& in, size_t p) {
-             const auto at = codes.find({codeOf(in.band(0)[p]), codeOf(in.band(1)[p])});
-             return at == codes.end() ? uint16_t{0} : at->second;
-           });
+  const Legend legend = changeLegend(change, legendsOf({earlier, later}), code, codes);
+  writeByLayers(reader, classMapSpec(reader.grid(), legend, "change"), temporary,
+                progress.part(0.5, 1), [&](const BandBlock& in, size_t p) {
+                  const auto at = codes.find({codeOf(in.band(0)[p]), codeOf(in.band(1)[p])});
+                  return at == codes.end() ? uint16_t{0} : at->second;
+                });
   return change;
 }
 
@@ -211,7 +159,7 @@ void classHistory(const std::vector<std::filesystem::path>& maps,
   if (maps.size() < 2 || maps.size() != dates.size())
     throw Error("A history takes class maps of two or more dates.");
   if (maps.size() > 1000) throw Error("A history takes at most 1000 dates.");
-  const auto layers = layersOf(maps);
+  const auto layers = classLayers(maps);
   const BandReader reader(layers[0].grid, firstBands(layers));
   const size_t n = maps.size();
   const auto known = [n](const BandBlock& in, size_t p) {
@@ -224,14 +172,14 @@ void classHistory(const std::vector<std::filesystem::path>& maps,
     legend.add(classOf(static_cast<int>(d) + 1, dates[d], suggestedColour(d)));
   const auto when = [&](const std::filesystem::path& file, bool first, double from, double to) {
     if (file.empty()) return;
-    writeMap(reader, classMapSpec(reader.grid(), legend, first ? "first" : "last"), file,
-             progress.part(from, to), [&](const BandBlock& in, size_t p) {
-               for (size_t k = 0; k < n; ++k) {
-                 const size_t d = first ? k : n - 1 - k;
-                 if (codeOf(in.band(d)[p]) == code) return static_cast<uint16_t>(d + 1);
-               }
-               return uint16_t{0};
-             });
+    writeByLayers(reader, classMapSpec(reader.grid(), legend, first ? "first" : "last"), file,
+                  progress.part(from, to), [&](const BandBlock& in, size_t p) {
+                    for (size_t k = 0; k < n; ++k) {
+                      const size_t d = first ? k : n - 1 - k;
+                      if (codeOf(in.band(d)[p]) == code) return static_cast<uint16_t>(d + 1);
+                    }
+                    return uint16_t{0};
+                  });
   };
   if (!files.times.empty()) {
     RasterSpec spec;
@@ -240,11 +188,12 @@ void classHistory(const std::vector<std::filesystem::path>& maps,
     spec.nodata = 65535;
     spec.bands.resize(1);
     spec.bands[0].name = "times";
-    writeMap(reader, spec, files.times, progress.part(0, 0.4), [&](const BandBlock& in, size_t p) {
-      uint16_t times = 0;
-      for (size_t d = 0; d < n; ++d) times += codeOf(in.band(d)[p]) == code ? 1 : 0;
-      return known(in, p) ? times : uint16_t{65535};
-    });
+    writeByLayers(reader, spec, files.times, progress.part(0, 0.4),
+                  [&](const BandBlock& in, size_t p) {
+                    uint16_t times = 0;
+                    for (size_t d = 0; d < n; ++d) times += codeOf(in.band(d)[p]) == code ? 1 : 0;
+                    return known(in, p) ? times : uint16_t{65535};
+                  });
   }
   when(files.first, true, 0.4, 0.7);
   when(files.last, false, 0.7, 1);

@@ -59,6 +59,12 @@ Shape cut(const Shape& shape, const std::vector<Span>& pixels, const Grid& grid,
 
 }  // namespace
 
+Shape outlineOf(const std::vector<Span>& pixels, const Grid& grid) {
+  Shape out;
+  if (!pixels.empty()) addGeometry(squaresOf(pixels, grid).get(), out);
+  return out;
+}
+
 Shape cutTo(const Shape& shape, const std::vector<Span>& pixels, const Grid& grid) {
   return cut(shape, pixels, grid, true);
 }

@@ -9,4 +9,7 @@ Shape cutTo(const Shape& shape, const std::vector<Span>& pixels, const Grid& gri
 /// What of it does not.
 Shape cutAway(const Shape& shape, const std::vector<Span>& pixels, const Grid& grid);
 
+/// The outline of pixels, along their edges.
+Shape outlineOf(const std::vector<Span>& pixels, const Grid& grid);
+
 }  // namespace zp

@@ -134,6 +134,81 @@ TEST_F(TrainingDeskWindow, ANewClassIsNamedDrawnAndRemovedWithItsAreas) {
   EXPECT_EQ(s().training.size(), 1u);
 }
 
+TEST_F(TrainingDeskWindow, AClassIsRenumberedWithItsAreasAndAClashIsRefusedInPlace) {
+  importTraining();
+  const auto areasOf = [&](int code) {
+    return std::count_if(s().training.begin(), s().training.end(),
+                         [&](const TrainingArea& a) { return a.code == code; });
+  };
+  const auto water = areasOf(1), flat = areasOf(2);
+  chooseClass(0);
+  d().click("editClass");
+  d().settle();
+  d().press("classCode", "2");
+  d().click("classKeep");
+  EXPECT_TRUE(d().find<QLabel>("classError")->text().contains("Tidal flat has the code 2"));
+  EXPECT_EQ(areasOf(2), flat);
+  d().press("classCode", "70000");
+  d().click("classKeep");
+  EXPECT_TRUE(d().find<QLabel>("classError")->text().contains("65535"));
+  d().press("classCode", "31");
+  d().press("className", "Deep water");
+  d().click("classKeep");
+  EXPECT_EQ(areasOf(31), water);
+  EXPECT_EQ(areasOf(1), 0);
+  EXPECT_EQ(s().legend.find(31)->name, "Deep water");
+  EXPECT_EQ(s().legend.find(1), nullptr);
+  key(Qt::Key_Z, Qt::ControlModifier);
+  EXPECT_EQ(areasOf(1), water);
+}
+
+TEST_F(TrainingDeskWindow, AClassIsMergedIntoAnother) {
+  importTraining();
+  const size_t areas = s().training.size(), classes_ = s().legend.classes.size();
+  chooseClass(1);
+  d().click("editClass");
+  d().settle();
+  auto* into = d().find<QComboBox>("mergeInto");
+  into->setCurrentIndex(into->findData(3));
+  Q_EMIT into->activated(into->currentIndex());
+  EXPECT_EQ(s().legend.classes.size(), classes_ - 1);
+  EXPECT_EQ(s().training.size(), areas);
+  bool named = false;
+  for (const auto& a : s().training) {
+    EXPECT_NE(a.code, 2);
+    named = named || (a.code == 3 && a.subclass == "mud");
+  }
+  EXPECT_TRUE(named);
+  key(Qt::Key_Z, Qt::ControlModifier);
+  EXPECT_EQ(s().legend.classes.size(), classes_);
+}
+
+TEST_F(TrainingDeskWindow, TheLegendIsSavedAndLoaded) {
+  const Json before = toJson(s().legend);
+  chooseClass(0);
+  d().click("editClass");
+  d().settle();
+  whenAskedForAFile(folder_ / "legend.csv");
+  d().click("saveLegend");
+  importTraining();
+  std::ofstream(folder_ / "other.csv") << "code,name\n4,Reeds\n77,Quarry\n";
+  whenAskedForAFile(folder_ / "other.csv");
+  d().click("loadLegend");
+  EXPECT_EQ(s().legend.find(77)->name, "Quarry");
+  EXPECT_EQ(s().legend.find(4)->name, "Reeds");
+  EXPECT_NE(s().legend.find(1), nullptr);  // it has training areas
+  std::ofstream(folder_ / "bad.csv") << "code,name\n4,Reeds\n4,Quarry\n";
+  chooseClass(0);
+  d().click("editClass");
+  d().settle();
+  whenAskedForAFile(folder_ / "bad.csv");
+  d().click("loadLegend");
+  EXPECT_TRUE(said().contains("4")) << said().toStdString();
+  whenAskedForAFile(folder_ / "legend.csv");
+  d().click("loadLegend");
+  EXPECT_EQ(toJson(s().legend), before);
+}
+
 TEST_F(TrainingDeskWindow, DrawingIsLeftWithEscapeAndNeedsThreeCorners) {
   chooseClass(0);
   d().click("drawArea");
@@ -146,6 +221,87 @@ TEST_F(TrainingDeskWindow, DrawingIsLeftWithEscapeAndNeedsThreeCorners) {
   EXPECT_EQ(w().view().tool(), MapView::Tool::Look);
   EXPECT_FALSE(d().find("drawArea")->isChecked());
   EXPECT_TRUE(s().training.empty());
+}
+
+TEST_F(TrainingDeskWindow, CornersAreMovedAddedAndTakenAway) {
+  chooseClass(0);
+  draw({300, 260}, 80);
+  ASSERT_EQ(s().training.size(), 1u);
+  d().click("drawArea");  // off again
+  d().settle();
+  MapView& view = w().view();
+  const auto corner = [&](size_t i) {
+    return view.toScreen(s().training[0].shape.rings[0][i]).toPoint();
+  };
+  const auto dragFrom = [&](const QPoint& from, const QPoint& to) {
+    QTest::mousePress(&view, Qt::LeftButton, {}, from);
+    QTest::mouseMove(&view, (from + to) / 2);
+    QTest::mouseMove(&view, to);
+    QTest::mouseRelease(&view, Qt::LeftButton, {}, to);
+  };
+  const Place before = s().training[0].shape.rings[0][1];
+  const QPoint to = corner(1) + QPoint(30, -20);
+  dragFrom(corner(1), to);
+  const Ring moved = s().training[0].shape.rings[0];
+  ASSERT_EQ(moved.size(), 3u);
+  EXPECT_NE(moved[1].x, before.x);
+  EXPECT_LT((view.toScreen(moved[1]) - QPointF(to)).manhattanLength(), 3);
+  // The middle of an edge becomes a corner.
+  const QPoint middle = (corner(0) + corner(2)) / 2;
+  dragFrom(middle, middle + QPoint(-25, 10));
+  ASSERT_EQ(s().training[0].shape.rings[0].size(), 4u);
+  // Delete over a corner takes it away; elsewhere the whole area.
+  QTest::mouseMove(&view, corner(1));
+  QTest::keyClick(&view, Qt::Key_Delete);
+  EXPECT_EQ(s().training[0].shape.rings[0].size(), 3u);
+  QTest::mouseMove(&view, corner(1));
+  QTest::keyClick(&view, Qt::Key_Delete);
+  ASSERT_EQ(s().training.size(), 1u);  // three corners are the least
+  QTest::mouseMove(&view, QPoint(40, 300));
+  QTest::keyClick(&view, Qt::Key_Delete);
+  EXPECT_TRUE(s().training.empty());
+  for (int i = 0; i < 4; ++i) key(Qt::Key_Z, Qt::ControlModifier);
+  ASSERT_EQ(s().training.size(), 1u);
+  EXPECT_EQ(s().training[0].shape.rings[0][1].x, before.x);
+}
+
+TEST_F(TrainingDeskWindow, AnAreaGrowsFromAPixel) {
+  chooseClass(0);
+  d().click("growArea");
+  d().settle();
+  EXPECT_FALSE(d().find("growKeep")->isEnabled());
+  const QPoint water(200, 330);
+  QTest::mouseClick(&w().view(), Qt::LeftButton, {}, water);
+  d().until([&] { return d().find("growKeep")->isEnabled(); }, "the region");
+  EXPECT_TRUE(s().training.empty());  // only looked at
+  ASSERT_EQ(w().training().shapes().size(), 1u);
+  const auto said = [&] { return d().find<QLabel>("growSaid")->text(); };
+  const QString before = said();
+  auto* tolerance = d().find<QSlider>("growTolerance");
+  tolerance->setFocus();
+  QTest::keyClick(tolerance, Qt::Key_Home);
+  d().until([&] { return said() != before; }, "a smaller region");
+  d().click("growKeep");
+  ASSERT_EQ(s().training.size(), 1u);
+  EXPECT_EQ(s().training[0].code, s().legend.classes[0].code);
+  const auto pixels = labelPixels(s().training, w().bench().currentScene()->scene.grid).pixels;
+  EXPECT_GT(pixels, 0u);
+  QTest::keyClick(&w().view(), Qt::Key_Escape);
+  d().settle();
+  EXPECT_FALSE(d().find("growArea")->isChecked());
+}
+
+TEST_F(TrainingDeskWindow, AreasAreExportedAndReadBackTheSame) {
+  importTraining();
+  d().settle();
+  whenAskedForAFile(folder_ / "mine.geojson");
+  d().click("exportTraining");
+  const auto back = readTrainingAreas((folder_ / "mine.geojson").string(),
+                                      {"code", "class", "subclass"}, s().trainingCrs);
+  ASSERT_EQ(back.size(), s().training.size());
+  const Grid& grid = w().bench().currentScene()->scene.grid;
+  EXPECT_EQ(labelPixels(back, grid).pixels, labelPixels(s().training, grid).pixels);
+  EXPECT_EQ(back[3].subclass, s().training[3].subclass);
 }
 
 TEST_F(TrainingDeskWindow, OneClassAloneMakesNoMapAndSaysSo) {
@@ -394,6 +550,38 @@ TEST_F(MappingDeskWindow, OneClassAloneIsShownFromTheKey) {
   d().settle();
   EXPECT_EQ(w().view().front().onlyClass, 0);
   EXPECT_EQ(w().view().grab().toImage(), all);
+}
+
+TEST_F(MappingDeskWindow, TwoMapsAreCombinedAndComparedWhereTheyDisagree) {
+  d().make("primary", "the first map");
+  const std::string first = map().id;
+  d().click("more-method");
+  d().settle();
+  d().click("method-minimum-distance");
+  d().make("primary", "the second map");
+  const std::string second = map().id;
+  d().click("combinePage");
+  d().settle();
+  EXPECT_EQ(d().find<QComboBox>("combineFirst")->currentData().toString(), q(second));
+  EXPECT_EQ(d().find<QComboBox>("combineSecond")->currentData().toString(), q(first));
+  auto* keep = d().find<QListWidget>("combineKeep");
+  ASSERT_EQ(keep->count(), 9);
+  for (int i = 0; i < 9; ++i) keep->item(i)->setCheckState(i == 0 ? Qt::Checked : Qt::Unchecked);
+  d().make("primary", "the combined map");
+  EXPECT_EQ(map().step["keep"], Json({1}));
+  std::vector<uint16_t> a(1), b(1), c(1);
+  const Grid grid = RasterFile(map().file).grid();
+  for (int y = 5; y < grid.height; y += 97)
+    for (int x = 5; x < grid.width; x += 89) {
+      RasterFile(s().product(second)->file).readCodes(1, {x, y, 1, 1}, a.data());
+      RasterFile(s().product(first)->file).readCodes(1, {x, y, 1, 1}, b.data());
+      RasterFile(map().file).readCodes(1, {x, y, 1, 1}, c.data());
+      EXPECT_EQ(c[0], a[0] == 1 ? 1 : b[0]) << x << " " << y;
+    }
+  d().make("disagreement", "the disagreement");
+  const Json told = map().facts["disagreement"];
+  EXPECT_GT(told["different"], 0);
+  EXPECT_TRUE(d().find<QLabel>("combineSaid")->text().contains("% of the pixels"));
 }
 
 TEST_F(MappingDeskWindow, ACancelledMapLeavesNothing) {

@@ -1,9 +1,13 @@
 // What is done about training that is not good: a class is split, pixels are dropped.
+#include <fstream>
+
 #include "feature/feature_kind.h"
 #include "mapping/split_class.h"
 #include "outline/cut.h"
 #include "support/rasters.h"
 #include "support/signatures.h"
+#include "training/grow_region.h"
+#include "training/legend_file.h"
 #include "training/outliers.h"
 
 namespace zp::testing {
@@ -87,6 +91,50 @@ struct TwoCovers {
   }
 };
 
+TEST(LegendFile, ComesBackFromBothFormats) {
+  const Folder folder;
+  Legend legend;
+  legend.add({3, "Reedbed, \"dry\"", {186, 150, 88}, "cut; and uncut", {{"cut"}, {"uncut"}}});
+  legend.add({12, "Open water", {60, 110, 170}, "", {}});
+  for (const char* name : {"l.json", "l.csv"}) {
+    writeLegendFile(folder / name, folder / name, legend);
+    const Legend back = readLegendFile(folder / name);
+    EXPECT_EQ(toJson(back), toJson(legend)) << name;
+  }
+  const auto refused = [&](const std::string& text) {
+    std::ofstream(folder / "bad.csv") << text;
+    return sentenceOf([&] { readLegendFile(folder / "bad.csv"); });
+  };
+  EXPECT_NE(refused("code,name\n1,a\n1,b\n").find("1"), std::string::npos);
+  EXPECT_NE(refused("code,name\n0,a\n").find("not a class code"), std::string::npos);
+  EXPECT_NE(refused("code,name\n4,\n").find("no name"), std::string::npos);
+  EXPECT_NE(refused("number,name\n4,a\n").find("code"), std::string::npos);
+  EXPECT_FALSE(refused("code,name,colour\n4,a,blue\n").empty());
+  std::ofstream(folder / "bad.csv") << "code;name\n7;Only\n";
+  EXPECT_EQ(readLegendFile(folder / "bad.csv").find(7)->name, "Only");
+}
+
+TEST(GrowRegion, TakesWhatIsLikeTheSeedAndNoMore) {
+  const TwoCovers t;
+  const Scope scope(t.scene);
+  const FeatureReader reader(scope, makeFeatures({"band(1)", "band(2)", "band(3)"}, scope));
+  const auto count = [](const std::vector<Span>& spans) {
+    size_t n = 0;
+    for (const auto& s : spans) n += static_cast<size_t>(s.to - s.from);
+    return n;
+  };
+  // The dark cover, 20 columns wide, whole; its outline holds the same pixels.
+  const auto dark = growRegion(reader, 30, 10, {0.3, 100000});
+  EXPECT_EQ(count(dark), 20u * 30u);
+  for (const auto& s : dark) EXPECT_TRUE(s.from == 20 && s.to == 40);
+  EXPECT_EQ(count(pixelsInside(outlineOf(dark, t.grid), t.grid)), 600u);
+  EXPECT_EQ(count(growRegion(reader, 30, 10, {0.3, 50})), 50u);
+  EXPECT_EQ(count(growRegion(reader, 30, 10, {10, 100000})), t.grid.pixels());
+  EXPECT_EQ(count(growRegion(reader, 0, 0, {0.3, 100000})), 20u * 30u);
+  EXPECT_NE(sentenceOf([&] { growRegion(reader, 60, 10); }).find("outside"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { growRegion(reader, -1, 10); }).find("outside"), std::string::npos);
+}
+
 TEST(SplitClass, ByItsOwnClustersAndCutsWhereBothMeet) {
   const TwoCovers t;
   const Samples s = t.samples();
@@ -129,9 +177,10 @@ TEST(SplitClass, WhatCannotBeSplitIsSaid) {
             std::string::npos);
   Samples same = t.samples();
   std::fill(same.values.begin(), same.values.end(), 0.5f);
-  EXPECT_NE(
-      sentenceOf([&] { splitClass(same, t.areas, t.grid, 4, "", {"a", "b"}); }).find("all alike"),
-      std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              splitClass(same, t.areas, t.grid, 4, "", {"a", "b"});
+            }).find("all alike"),
+            std::string::npos);
 }
 
 TEST(Outliers, FarPixelsAreFoundWithTheClassTheyAreLike) {

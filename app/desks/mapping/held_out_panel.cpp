@@ -14,7 +14,8 @@ QString wholePercent(double share) {
 HeldOutPanel::HeldOutPanel(Workbench& bench) : Panel(bench, 4) {
   auto* explanation = new Paragraph(
       "<p>" +
-      txt("Five times in turn, a fifth of the training areas is kept out, and mapped by the others. "
+      txt("Five times in turn, a fifth of the training areas is kept out, and mapped by the "
+          "others. "
           "Areas are drawn where a class is plain, so this is an indication while you try, and no "
           "accuracy assessment.") +
       "</p><p>" +
@@ -43,15 +44,15 @@ HeldOutPanel::HeldOutPanel(Workbench& bench) : Panel(bench, 4) {
     label->setWordWrap(true);
     texts->addWidget(label);
   }
-  texts->addStretch();
   areas_ = new QWidget;
-  columnIn(areas_, 2);
+  columnIn(areas_, 0);
+  texts->addWidget(areas_);
+  texts->addStretch();
   chart_ = new ReliabilityChart;
   auto* row = new QHBoxLayout;
   row->addLayout(texts, 1);
   row->addWidget(chart_, 0, Qt::AlignTop);
   box()->addLayout(row);
-  box()->addWidget(areas_);
   hide();
 }
 
@@ -110,11 +111,11 @@ void HeldOutPanel::showAreas(const HeldOut& told) {
     if (shown == kAreasTold) break;
     if (a.area >= training.size()) continue;
     const auto* c = bench_.study().legend.find(training[a.area].code);
-    auto* go = linkButton(txt("Area %1 of %2: %3 right")
+    auto* go = linkButton(txt("Area %1, %2: %3")
                               .arg(a.area + 1)
                               .arg(c == nullptr ? QString() : q(c->name), wholePercent(a.share())));
     go->setObjectName(QString("doubtfulArea-%1").arg(++shown));
-    go->setToolTip(txt("Shows the area in the view"));
+    go->setToolTip(txt("So many of its pixels were right. Shows the area in the view."));
     connect(go, &QPushButton::clicked, this, [this, area = a.area] { Q_EMIT areaAsked(area); });
     static_cast<QVBoxLayout*>(areas_->layout())->addWidget(go, 0, Qt::AlignLeft);
   }

@@ -1,6 +1,7 @@
 #include "desks/mapping/mapping_desk.h"
 
 #include "desks/mapping/clustered_panel.h"
+#include "desks/mapping/combine_panel.h"
 #include "desks/mapping/mapped_areas.h"
 #include "desks/mapping/tidy_panel.h"
 #include "desks/mapping/trained_panel.h"
@@ -14,6 +15,7 @@ MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, tx
   auto* clustered = new ClusteredPanel(bench);
   addPage(clustered, "clusteredMap", txt("Clustered map"));
   addPage(new TidyPanel(bench), "tidyPage", txt("Tidy"));
+  addPage(new CombinePanel(bench), "combinePage", txt("Combine"));
   connect(clustered, &ClusteredPanel::namingAsked, this, &MappingDesk::namingAsked);
 }
 

@@ -8,6 +8,7 @@ namespace zp {
 
 TrainedPanel::TrainedPanel(Workbench& bench, MapView& view)
     : Panel(bench),
+      view_(view),
       preview_(new MapPreview(this)),
       heldOut_(new HeldOutPanel(bench)),
       next_(new NextPlaces(bench, view)) {
@@ -29,9 +30,8 @@ TrainedPanel::TrainedPanel(Workbench& bench, MapView& view)
     heldOut_->showChecking();
     next_->waiting();
   });
-  connect(preview_, &MapPreview::progressed, this, [this](double share) {
-    progress_->setValue(static_cast<int>(share * 100));
-  });
+  connect(preview_, &MapPreview::progressed, this,
+          [this](double share) { progress_->setValue(static_cast<int>(share * 100)); });
   connect(preview_, &MapPreview::failed, this, [this](const QString& sentence) {
     showProgress(false);
     heldOut_->hide();
@@ -43,7 +43,11 @@ TrainedPanel::TrainedPanel(Workbench& bench, MapView& view)
             next_->show(doubts, hatched.learned->scope.grid.crs, seen_, hatched);
           });
   for (auto* part : {static_cast<Panel*>(heldOut_), static_cast<Panel*>(next_)}) {
-    connect(part, &Panel::areaAsked, this, &Panel::areaAsked);
+    connect(part, &Panel::areaAsked, this, [this](size_t area) {
+      areaSeen_ = area;
+      Q_EMIT areaAsked(area);
+      Q_EMIT overlayChanged();
+    });
     connect(part, &Panel::revealAsked, this, &Panel::revealAsked);
     connect(part, &Panel::pictureAsked, this, &Panel::pictureAsked);
     connect(part, &Panel::overlayChanged, this, &Panel::overlayChanged);
@@ -177,6 +181,7 @@ void TrainedPanel::showProgress(bool busy) {
 void TrainedPanel::leave() {
   settle_.stop();
   preview_->stop();
+  areaSeen_.reset();
   shown_ = false;
   showProgress(false);
 }
@@ -255,10 +260,28 @@ void TrainedPanel::tryOut() {
   }
 }
 
+std::vector<ViewShape> TrainedPanel::shapes() const {
+  const Study& study = bench_.study();
+  if (!areaSeen_ || *areaSeen_ >= study.training.size()) return {};
+  ViewShape s;
+  s.shape = study.training[*areaSeen_].shape;
+  s.colour = tokens().accent;
+  s.width = 2.4;
+  try {
+    const CrsChange change(study.trainingCrs, view_.crs());
+    for (auto& ring : s.shape.rings)
+      for (auto& p : ring) change.apply(p);
+  } catch (const std::exception&) {
+    return {};
+  }
+  return {s};
+}
+
 bool TrainedPanel::anySubclasses() const {
   std::map<int, std::set<std::string>> names;
   for (const auto& a : bench_.study().training) names[a.code].insert(a.subclass);
-  return std::any_of(names.begin(), names.end(), [](const auto& of) { return of.second.size() > 1; });
+  return std::any_of(names.begin(), names.end(),
+                     [](const auto& of) { return of.second.size() > 1; });
 }
 
 std::vector<LegendClass> TrainedPanel::trainedClasses() const {

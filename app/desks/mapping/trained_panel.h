@@ -19,6 +19,8 @@ class TrainedPanel : public Panel {
   void leave() override;
   void forget() override;
   std::vector<ViewPoint> points() const override { return next_->points(); }
+  /// The training area one has gone to.
+  std::vector<ViewShape> shapes() const override;
   Heading heading() const override;
   QString action() const override;
   QString missing() const override;
@@ -39,6 +41,8 @@ class TrainedPanel : public Panel {
   std::vector<LegendClass> trainedClasses() const;
   bool anySubclasses() const;
 
+  MapView& view_;
+  std::optional<size_t> areaSeen_;
   QWidget *untrained_, *trained_;  // of which one is seen
   FeaturesPanel* features_;
   MethodChoice* method_;

@@ -1,14 +1,27 @@
 #include "desks/training/areas_panel.h"
 
+#include "base/outputs.h"
 #include "base/text.h"
 #include "training/training_area.h"
 
 namespace zp {
 
 AreasPanel::AreasPanel(Workbench& bench, MapView& view, std::function<int()> chosenClass)
-    : Panel(bench), view_(view), chosenClass_(std::move(chosenClass)) {
+    : Panel(bench),
+      view_(view),
+      chosenClass_(std::move(chosenClass)),
+      grow_(new GrowPanel(bench, view, chosenClass_)) {
   buildTools();
+  box()->addWidget(grow_);
   buildImport();
+  connect(grow_, &Panel::overlayChanged, this, &Panel::overlayChanged);
+  connect(grow_, &Panel::trouble, this, &Panel::trouble);
+  connect(grow_, &GrowPanel::kept, this,
+          [this](const Shape& area) { add(area, txt("Grow an area of %1")); });
+  connect(&view_, &MapView::shapeEdited, this, &AreasPanel::edited);
+  connect(&view_, &MapView::deleteAsked, this, [this] {
+    if (isVisible()) removeChosen();
+  });
   connect(&view_, &MapView::toolChanged, this,
           [this] { draw_->setChecked(isVisible() && view_.tool() == MapView::Tool::DrawArea); });
   connect(&view_, &MapView::areaDrawn, this, &AreasPanel::drawn);
@@ -22,13 +35,12 @@ void AreasPanel::buildTools() {
   auto* import = chip(txt("Import…"), false);
   import->setObjectName("importTraining");
   import->setIcon(icon("import"));
-  auto* add = chip(txt("New class"), false);
-  add->setObjectName("newClass");
-  add->setIcon(icon("plus"));
-  remove_ = linkButton(txt("Remove chosen area"));
+  remove_ = linkButton(txt("Remove area"));
   remove_->setObjectName("removeArea");
-  box()->addWidget(wrapping({draw_, import, add}));
-  box()->addWidget(remove_, 0, Qt::AlignLeft);
+  auto* save = linkButton(txt("Export…"));
+  save->setObjectName("exportTraining");
+  box()->addWidget(wrapping({draw_, grow_->opener(), import, save, remove_}, 6));
+  connect(save, &QPushButton::clicked, this, &AreasPanel::exportTo);
   connect(draw_, &QPushButton::toggled, this, [this](bool on) {
     if (on && chosenClass_() == 0) {
       draw_->setChecked(false);
@@ -38,7 +50,6 @@ void AreasPanel::buildTools() {
     view_.setTool(on ? MapView::Tool::DrawArea : MapView::Tool::Look);
   });
   connect(import, &QPushButton::clicked, this, &AreasPanel::chooseFile);
-  connect(add, &QPushButton::clicked, this, &AreasPanel::newClassAsked);
   connect(remove_, &QPushButton::clicked, this, &AreasPanel::removeChosen);
 }
 
@@ -65,7 +76,15 @@ void AreasPanel::buildImport() {
   connect(go, &QPushButton::clicked, this, &AreasPanel::importChosen);
 }
 
+void AreasPanel::leave() {
+  grow_->leave();
+  view_.setTool(MapView::Tool::Look);
+  view_.setEditable(std::nullopt);
+}
+
 void AreasPanel::forget() {
+  grow_->forget();
+  view_.setEditable(std::nullopt);
   chosen_ = -1;
   import_->setVisible(false);
 }
@@ -73,6 +92,15 @@ void AreasPanel::forget() {
 void AreasPanel::refresh() {
   if (chosen_ >= static_cast<int>(bench_.study().training.size())) chosen_ = -1;
   remove_->setVisible(chosen_ >= 0);
+  grow_->refresh();
+  // One or the other, so that nothing below moves.
+  findChild<QPushButton*>("exportTraining")
+      ->setVisible(chosen_ < 0 && !bench_.study().training.empty());
+  const auto all = shapes();
+  if (chosen_ >= 0 && chosen_ < static_cast<int>(all.size()) && isVisible())
+    view_.setEditable(all[static_cast<size_t>(chosen_)].shape);
+  else
+    view_.setEditable(std::nullopt);
   Q_EMIT overlayChanged();
 }
 
@@ -161,7 +189,7 @@ void AreasPanel::importFrom(const QString& layer, const QString& code, const QSt
 std::vector<ViewShape> AreasPanel::shapes() const {
   std::vector<ViewShape> out;
   const Study& study = bench_.study();
-  if (study.training.empty()) return out;
+  if (study.training.empty()) return grow_->shapes();
   std::optional<CrsChange> change;
   try {
     change.emplace(study.trainingCrs, view_.crs());
@@ -181,10 +209,11 @@ std::vector<ViewShape> AreasPanel::shapes() const {
     s.chosen = static_cast<int>(i) == chosen_;
     out.push_back(std::move(s));
   }
+  for (auto& grown : grow_->shapes()) out.push_back(std::move(grown));
   return out;
 }
 
-void AreasPanel::drawn(const Ring& ring) {
+void AreasPanel::add(const Shape& inView, const QString& what) {
   if (!isVisible()) return;
   const Study& study = bench_.study();
   const auto* c = study.legend.find(chosenClass_());
@@ -194,18 +223,50 @@ void AreasPanel::drawn(const Ring& ring) {
   TrainingArea a;
   a.code = c->code;
   a.className = c->name;
-  a.shape.rings = {ring};
+  a.shape = inView;
   const std::string crs = study.training.empty() ? view_.crs() : study.trainingCrs;
   const CrsChange change(view_.crs(), crs);
-  for (auto& p : a.shape.rings[0]) change.apply(p);
+  for (auto& ring : a.shape.rings)
+    for (auto& p : ring) change.apply(p);
   auto all = study.training;
   all.push_back(a);
   chosen_ = static_cast<int>(all.size()) - 1;
-  bench_.setTraining(all, crs, txt("Draw an area of %1").arg(q(c->name)));
+  bench_.setTraining(all, crs, what.arg(q(c->name)));
+}
+
+/// The chosen area has other corners now.
+void AreasPanel::edited(const Shape& inView) {
+  const Study& study = bench_.study();
+  if (!isVisible() || chosen_ < 0 || chosen_ >= static_cast<int>(study.training.size())) return;
+  auto all = study.training;
+  auto& area = all[static_cast<size_t>(chosen_)];
+  area.shape.rings = inView.rings;
+  const CrsChange change(view_.crs(), study.trainingCrs);
+  for (auto& ring : area.shape.rings)
+    for (auto& p : ring) change.apply(p);
+  bench_.setTraining(all, study.trainingCrs, txt("Change an area of %1").arg(q(area.className)));
+}
+
+void AreasPanel::exportTo() {
+  const QString file = QFileDialog::getSaveFileName(
+      this, txt("Export training areas"), q((bench_.study().folder() / "training.gpkg").string()),
+      txt("Vector layers (*.gpkg *.geojson *.shp)"));
+  if (file.isEmpty()) return;
+  try {
+    const Study& study = bench_.study();
+    Outputs outputs(true);
+    const std::filesystem::path target = file.toStdString();
+    writeLayer(outputs.add(target), target, toLayer(study.training, study.trainingCrs),
+               {FieldType::Integer, FieldType::Text, FieldType::Text});
+    outputs.commit();
+    Q_EMIT trouble("");
+  } catch (const std::exception& e) {
+    Q_EMIT trouble(sentenceOf(e));
+  }
 }
 
 void AreasPanel::pick(Place place) {
-  if (!isVisible()) return;
+  if (!isVisible() || view_.tool() == MapView::Tool::Pick) return;
   const auto all = shapes();
   chosen_ = -1;
   for (size_t i = 0; i < all.size(); ++i) {

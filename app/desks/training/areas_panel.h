@@ -1,5 +1,6 @@
 #pragma once
 #include "desks/panel.h"
+#include "desks/training/grow_panel.h"
 
 namespace zp {
 
@@ -10,7 +11,7 @@ class AreasPanel : public Panel {
   /// `chosenClass` tells the code of the class that is drawn; 0 for none.
   AreasPanel(Workbench& bench, MapView& view, std::function<int()> chosenClass);
   void refresh() override;
-  void leave() override { view_.setTool(MapView::Tool::Look); }
+  void leave() override;
   void forget() override;
   std::vector<ViewShape> shapes() const override;
 
@@ -19,7 +20,6 @@ class AreasPanel : public Panel {
   void removeChosen();
 
  Q_SIGNALS:
-  void newClassAsked();
   /// An area of this class was picked in the view.
   void picked(int code);
 
@@ -30,11 +30,16 @@ class AreasPanel : public Panel {
   void showImport(const QString& file);
   void fillFields(const QString& layer);
   void importChosen();
-  void drawn(const Ring& ring);
+  void drawn(const Ring& ring) { add({{ring}, {}}, txt("Draw an area of %1")); }
+  /// In the view's system; `what` names the class as %1.
+  void add(const Shape& inView, const QString& what);
+  void edited(const Shape& inView);
+  void exportTo();
   void pick(Place place);
 
   MapView& view_;
   std::function<int()> chosenClass_;
+  GrowPanel* grow_;
   QPushButton *draw_, *remove_;
   QWidget* import_;
   QComboBox *layer_, *code_, *name_;

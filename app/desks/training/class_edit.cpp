@@ -1,5 +1,6 @@
 #include "desks/training/class_edit.h"
 
+#include "base/error.h"
 #include "look/look.h"
 #include "look/parts.h"
 
@@ -13,6 +14,20 @@ ClassEdit::ClassEdit(QWidget* parent) : QWidget(parent) {
   about_ = new QLineEdit;
   about_->setObjectName("classAbout");
   about_->setPlaceholderText(txt("what belongs to it"));
+  code_ = new QLineEdit;
+  code_->setObjectName("classCode");
+  code_->setFixedWidth(64);
+  code_->setToolTip(txt("1 to 65535, and no other class's; training areas follow"));
+  into_ = new LongChoice;
+  into_->setObjectName("mergeInto");
+  into_->setToolTip(txt("Its training areas become those of the other class"));
+  error_ = secondLabel("");
+  error_->setObjectName("classError");
+  setTone(error_, "warning");
+  auto* save = linkButton(txt("Save legend…"));
+  save->setObjectName("saveLegend");
+  auto* load = linkButton(txt("Load legend…"));
+  load->setObjectName("loadLegend");
   auto* keep = quietButton(txt("Keep"));
   keep->setObjectName("classKeep");
   auto* leave = linkButton(txt("Not now"));
@@ -20,19 +35,39 @@ ClassEdit::ClassEdit(QWidget* parent) : QWidget(parent) {
   auto* layout = new QVBoxLayout(this);
   layout->setContentsMargins(0, 4, 0, 4);
   layout->setSpacing(6);
-  layout->addWidget(fieldRow(txt("Name, colour"), {name_, colour_}));
+  layout->addWidget(fieldRow(txt("Code, name"), {code_, name_}));
+  layout->addWidget(fieldRow(txt("Colour"), {colour_}));
   layout->addWidget(fieldRow(txt("Description"), {about_}));
+  layout->addWidget(error_);
   layout->addWidget(wrapping({keep, leave}));
+  layout->addWidget(fieldRow(txt("Merge into"), {into_}));
+  layout->addWidget(wrapping({save, load}));
+  connect(save, &QPushButton::clicked, this, &ClassEdit::saveAsked);
+  connect(load, &QPushButton::clicked, this, &ClassEdit::loadAsked);
+  connect(into_, &QComboBox::activated, this, [this] {
+    const int into = into_->currentData().toInt();
+    if (into == 0) return;
+    hide();
+    Q_EMIT mergeAsked(class_.code, into);
+  });
   connect(colour_, &QPushButton::clicked, this, &ClassEdit::chooseColour);
   connect(keep, &QPushButton::clicked, this, &ClassEdit::keep);
   connect(leave, &QPushButton::clicked, this, &QWidget::hide);
-  for (auto* field : {name_, about_})
+  for (auto* field : {code_, name_, about_})
     connect(field, &QLineEdit::returnPressed, this, &ClassEdit::keep);
   setVisible(false);
 }
 
-void ClassEdit::open(const LegendClass& of) {
+void ClassEdit::open(const LegendClass& of, const Legend& legend) {
   class_ = of;
+  legend_ = legend;
+  code_->setText(QString::number(of.code));
+  error_->setVisible(false);
+  into_->clear();
+  into_->addItem(txt("another class…"), 0);
+  for (const auto& c : legend.classes)
+    if (c.code != of.code) into_->addItem(swatch(toQt(c.colour)), q(c.name), c.code);
+  into_->setEnabled(into_->count() > 1);
   name_->setText(q(of.name));
   about_->setText(q(of.description));
   colour_->setText(q(colourText(of.colour)));
@@ -51,12 +86,25 @@ void ClassEdit::chooseColour() {
 }
 
 void ClassEdit::keep() {
-  const std::string name = name_->text().trimmed().toStdString();
-  if (name.empty() || !isVisible()) return;
-  class_.name = name;
-  class_.description = about_->text().toStdString();
+  if (!isVisible()) return;
+  const auto refuse = [this](const QString& sentence) {
+    error_->setText(sentence);
+    error_->setVisible(true);
+  };
+  LegendClass now = class_;
+  now.name = name_->text().trimmed().toStdString();
+  now.description = about_->text().toStdString();
+  if (now.name.empty()) return refuse(txt("A class needs a name."));
+  try {
+    now.code = classCode(code_->text().toStdString(), txt("the field").toStdString());
+  } catch (const Error&) {
+    return refuse(txt("A code is a whole number from 1 to 65535."));
+  }
+  const auto* other = legend_.find(now.code);
+  if (now.code != class_.code && other != nullptr)
+    return refuse(txt("%1 has the code %2 already.").arg(q(other->name)).arg(now.code));
   hide();
-  Q_EMIT kept(class_);
+  Q_EMIT kept(class_.code, now);
 }
 
 void ClassEdit::keyPressEvent(QKeyEvent* e) {

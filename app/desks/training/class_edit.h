@@ -5,15 +5,19 @@
 
 namespace zp {
 
-/// Name, colour and description of a class, folded out on the desk.
+/// Code, name, colour and description of a class, folded out on the desk; and what is done with
+/// the whole legend.
 class ClassEdit : public QWidget {
   Q_OBJECT
  public:
   explicit ClassEdit(QWidget* parent = nullptr);
-  void open(const LegendClass& of);
+  void open(const LegendClass& of, const Legend& legend);
 
  Q_SIGNALS:
-  void kept(const zp::LegendClass& changed);
+  void kept(int code, const zp::LegendClass& changed);
+  void mergeAsked(int code, int into);
+  void saveAsked();
+  void loadAsked();
 
  protected:
   void keyPressEvent(QKeyEvent*) override;
@@ -23,8 +27,11 @@ class ClassEdit : public QWidget {
   void chooseColour();
 
   LegendClass class_;
-  QLineEdit *name_, *about_;
+  Legend legend_;
+  QLineEdit *code_, *name_, *about_;
   QPushButton* colour_;
+  QComboBox* into_;
+  QLabel* error_;
 };
 
 }  // namespace zp

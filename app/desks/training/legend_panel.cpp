@@ -1,5 +1,9 @@
 #include "desks/training/legend_panel.h"
 
+#include "base/outputs.h"
+#include "training/legend_file.h"
+#include "training/training_area.h"
+
 namespace zp {
 namespace {
 
@@ -44,7 +48,7 @@ LegendPanel::LegendPanel(Workbench& bench) : Panel(bench) {
   table_->setObjectName("classTable");
   table_->setAccessibleName(txt("Classes of the legend"));
   box()->addWidget(table_);
-  edit_ = linkButton(txt("Name and colour…"));
+  edit_ = linkButton(txt("Edit class…"));
   edit_->setObjectName("editClass");
   drop_ = linkButton(txt("Remove class"));
   drop_->setObjectName("removeClass");
@@ -53,11 +57,23 @@ LegendPanel::LegendPanel(Workbench& bench) : Panel(bench) {
           "them back)"));
   reason_ = secondLabel("");
   reason_->setObjectName("healthReason");
-  box()->addWidget(reason_);
-  box()->addWidget(wrapping({edit_, drop_}));
+  auto* add = linkButton(txt("New class"));
+  add->setObjectName("newClass");
+  connect(add, &QPushButton::clicked, this, &LegendPanel::addClass);
+  reasonRow_ = new QHBoxLayout;
+  reasonRow_->addWidget(reason_, 1);
+  box()->addLayout(reasonRow_);
+  buttons_ = wrapping({edit_, add, drop_});
+  box()->addWidget(buttons_);
   classEdit_ = new ClassEdit;
   box()->addWidget(classEdit_);
-  connect(classEdit_, &ClassEdit::kept, this, &LegendPanel::keep);
+  connect(classEdit_, &ClassEdit::kept, this, [this](int code, const LegendClass& as) {
+    bench_.changeClass(code, as);
+    choose(as.code);
+  });
+  connect(classEdit_, &ClassEdit::mergeAsked, &bench_, &Workbench::mergeClass);
+  connect(classEdit_, &ClassEdit::saveAsked, this, &LegendPanel::save);
+  connect(classEdit_, &ClassEdit::loadAsked, this, &LegendPanel::load);
   connect(drop_, &QPushButton::clicked, this, [this] { bench_.removeClass(chosenClass()); });
   connect(edit_, &QPushButton::clicked, this, [this] { edit(table_->currentRow()); });
   connect(table_, &QTableWidget::cellDoubleClicked, this, [this](int row, int) { edit(row); });
@@ -66,6 +82,11 @@ LegendPanel::LegendPanel(Workbench& bench) : Panel(bench) {
     tellReason();
     Q_EMIT classChosen();
   });
+}
+
+void LegendPanel::placeRemedies(const std::array<QPushButton*, 2>& openers) {
+  reasonRow_->addWidget(openers[0], 0, Qt::AlignBottom);
+  buttons_->layout()->addWidget(openers[1]);
 }
 
 void LegendPanel::forget() {
@@ -162,15 +183,39 @@ void LegendPanel::edit(int row) {
   const auto* item = table_->item(row, 0);
   if (item == nullptr) return;
   if (const auto* c = bench_.study().legend.find(item->data(Qt::UserRole).toInt()))
-    classEdit_->open(*c);
+    classEdit_->open(*c, bench_.study().legend);
 }
 
-void LegendPanel::keep(const LegendClass& changed) {
-  Legend legend = bench_.study().legend;
-  LegendClass* c = legend.find(changed.code);
-  if (c == nullptr) return;
-  *c = changed;
-  bench_.setLegend(legend, txt("Change a class"));
+void LegendPanel::save() {
+  const QString file = QFileDialog::getSaveFileName(
+      this, txt("Save the legend"), q((bench_.study().folder() / "legend.json").string()),
+      txt("Legends (*.json *.csv)"));
+  if (file.isEmpty()) return;
+  try {
+    Outputs outputs(true);
+    const std::filesystem::path target = file.toStdString();
+    writeLegendFile(outputs.add(target), target, bench_.study().legend);
+    outputs.commit();
+    Q_EMIT trouble("");
+  } catch (const std::exception& e) {
+    Q_EMIT trouble(sentenceOf(e));
+  }
+}
+
+/// Classes that have training areas stay, though the file lacks them.
+void LegendPanel::load() {
+  const QString file =
+      QFileDialog::getOpenFileName(this, txt("Load a legend"), q(bench_.study().folder().string()),
+                                   txt("Legends (*.json *.csv);;All files (*)"));
+  if (file.isEmpty()) return;
+  try {
+    const Legend read = readLegendFile(file.toStdString());
+    bench_.setLegend(legendOf(bench_.study().training, read), txt("Load a legend"));
+    classEdit_->hide();
+    Q_EMIT trouble("");
+  } catch (const std::exception& e) {
+    Q_EMIT trouble(sentenceOf(e));
+  }
 }
 
 }  // namespace zp

@@ -17,6 +17,8 @@ class LegendPanel : public Panel {
   int chosenClass() const;
   void choose(int code);
   void addClass();
+  /// Their buttons: of the first beside the reason, of the second beside those of the class.
+  void placeRemedies(const std::array<QPushButton*, 2>& openers);
   /// How many training pixels each class has, and what is to be thought of them; nullptr while not
   /// known.
   void setTraining(const Training* training);
@@ -26,13 +28,16 @@ class LegendPanel : public Panel {
 
  private:
   void edit(int row);
-  void keep(const LegendClass& changed);
+  void save();
+  void load();
 
   void fillRow(int row, const LegendClass& c);
   void tellReason();
 
   const Training* training_ = nullptr;
   QLabel* reason_;
+  QHBoxLayout* reasonRow_;
+  QWidget* buttons_;
   QTableWidget* table_;
   QPushButton *edit_, *drop_;
   ClassEdit* classEdit_;

@@ -21,16 +21,16 @@ RemedyPanel::RemedyPanel(Workbench& bench, MapView& view, std::function<int()> c
   openSplit_->setObjectName("openSplit");
   openSplit_->setToolTip(
       txt("Parts the training pixels of the class by their own clusters; seen before it is done"));
-  openOutliers_ = linkButton(txt("Outlying pixels…"));
+  openOutliers_ = linkButton(txt("Outliers…"));
   openOutliers_->setObjectName("openOutliers");
   openOutliers_->setToolTip(txt("Lists training pixels that lie far from the rest of the class"));
-  box()->addWidget(wrapping({openSplit_, openOutliers_}));
   splitCard_ = buildSplit();
   outlierCard_ = buildOutliers();
   for (auto* card : {splitCard_, outlierCard_}) {
     card->setVisible(false);
     box()->addWidget(card);
   }
+  hide();  // until one of them is open
   connect(openSplit_, &QPushButton::clicked, this, &RemedyPanel::askSplit);
   connect(openOutliers_, &QPushButton::clicked, this, &RemedyPanel::askOutliers);
 }
@@ -107,7 +107,7 @@ void RemedyPanel::showClass() {
 
 void RemedyPanel::refresh() {
   const auto* h = health();
-  setVisible(h != nullptr);
+  openOutliers_->setVisible(h != nullptr);
   openSplit_->setVisible(h != nullptr && h->word == Health::Mixed);
 }
 
@@ -134,6 +134,7 @@ void RemedyPanel::close() {
   samples_.reset();
   splitCard_->setVisible(false);
   outlierCard_->setVisible(false);
+  hide();
   Q_EMIT overlayChanged();
 }
 
@@ -172,6 +173,7 @@ void RemedyPanel::showSplit(const ClassSplit& split) {
                              .arg(grouped(p.pixels), q(samples_->features[f]), compact(p.mean[f])));
   }
   splitCard_->setVisible(true);
+  setVisible(true);
   Q_EMIT revealAsked(splitCard_);
   Q_EMIT overlayChanged();
 }
@@ -196,8 +198,8 @@ void RemedyPanel::askOutliers() {
   if (health() == nullptr) return;
   close();
   samples_ = training_->samples;
-  job_.ask([samples = samples_, code = chosenClass_()](
-               const Progress&) { return outliersOf(*samples, code); },
+  job_.ask([samples = samples_,
+            code = chosenClass_()](const Progress&) { return outliersOf(*samples, code); },
            [this](const std::vector<Outlier>& found) { showOutliers(found); },
            [this](const QString& sentence) { Q_EMIT trouble(sentence); });
 }
@@ -206,11 +208,11 @@ void RemedyPanel::showOutliers(const std::vector<Outlier>& found) {
   outliers_ = found;
   const auto n = static_cast<qint64>(found.size());
   outliersSaid_->setText(
-      found.empty() ? txt("No training pixel of %1 lies far from the rest.").arg(className())
-                    : txt("%n training pixels of %1 lie farther from the rest than one in 10 000.",
-                          "%n training pixel of %1 lies farther from the rest than one in 10 000.",
-                          n)
-                          .arg(className()));
+      found.empty()
+          ? txt("No training pixel of %1 lies far from the rest.").arg(className())
+          : txt("%n training pixels of %1 lie farther from the rest than one in 10 000.",
+                "%n training pixel of %1 lies farther from the rest than one in 10 000.", n)
+                .arg(className()));
   struct Row {
     size_t pixels = 0;
     double farthest = 0;
@@ -242,6 +244,7 @@ void RemedyPanel::showOutliers(const std::vector<Outlier>& found) {
   drop_->setVisible(!found.empty());
   drop_->setText(txt("Drop %n pixels", "Drop %n pixel", n));
   outlierCard_->setVisible(true);
+  setVisible(true);
   Q_EMIT revealAsked(outlierCard_);
   Q_EMIT overlayChanged();
 }
@@ -295,8 +298,8 @@ std::vector<ViewPoint> RemedyPanel::points() const {
     const CrsChange change(sceneCrs(), view_.crs());
     for (const auto& o : outliers_) {
       const auto& at = samples_->pixels[o.sample];
-      ViewPoint point{bench_.currentScene()->scene.grid.centre(at.column, at.row), tokens().warning,
-                      {}};
+      ViewPoint point{
+          bench_.currentScene()->scene.grid.centre(at.column, at.row), tokens().warning, {}};
       if (change.apply(point.place)) all.push_back(point);
     }
   } catch (const std::exception&) {

@@ -12,6 +12,8 @@ class RemedyPanel : public Panel {
   Q_OBJECT
  public:
   RemedyPanel(Workbench& bench, MapView& view, std::function<int()> chosenClass);
+  /// Of splitting and of the outliers; they stand where one reads of the class.
+  std::array<QPushButton*, 2> openers() const { return {openSplit_, openOutliers_}; }
   void refresh() override;
   void leave() override { close(); }
   void forget() override;

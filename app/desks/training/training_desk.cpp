@@ -15,6 +15,7 @@ TrainingDesk::TrainingDesk(Workbench& bench, MapView& view) : Desk(bench, view, 
   areas_ = new AreasPanel(bench, view, chosenClass);
   auto* remedies = new RemedyPanel(bench, view, chosenClass);
   signatures_ = new SignaturesPanel(bench, chosenClass);
+  legend_->placeRemedies(remedies->openers());
   addPanel(areas_);
   addPanel(legend_);
   addPanel(remedies);
@@ -22,7 +23,6 @@ TrainingDesk::TrainingDesk(Workbench& bench, MapView& view) : Desk(bench, view, 
   auto* pairs = new PairsPanel(bench);
   addPanel(pairs);
   body()->addStretch();
-  connect(areas_, &AreasPanel::newClassAsked, legend_, &LegendPanel::addClass);
   connect(areas_, &AreasPanel::picked, legend_, &LegendPanel::choose);
   connect(legend_, &LegendPanel::classChosen, signatures_, &SignaturesPanel::showClass);
   connect(legend_, &LegendPanel::classChosen, remedies, &RemedyPanel::showClass);
