@@ -9,6 +9,7 @@ void TrainingArguments::addTo(CLI::App& app, bool required) {
   if (required) code->required();
   training->needs(code);
   app.add_option("--name", fields.name, "Field with the class name");
+  app.add_option("--subclass", fields.subclass, "Field with the subclass")->needs(training);
   features.addTo(app);
 }
 

@@ -218,7 +218,7 @@ void ThresholdChart::moveCut(size_t i, double value) {
 SignatureChart::SignatureChart(QWidget* parent) : Chart(parent) {
   setObjectName("signatureChart");
   setAccessibleName(txt("Signature curves"));
-  setMinimumHeight(170);
+  setMinimumHeight(150);
 }
 
 void SignatureChart::show(const SignatureSet& set, const std::vector<double>& wavelengths,
@@ -237,21 +237,19 @@ void SignatureChart::show(const SignatureSet& set, const std::vector<double>& wa
       mean << c.mean[b];
       low << c.mean[b] - sd[b];
       high << c.mean[b] + sd[b];
-      highest = std::max(highest, c.mean[b] + (mine ? sd[b] : 0));
-      lowest = std::min(lowest, c.mean[b] - (mine ? sd[b] : 0));
+      highest = std::max(highest, c.mean[b] + sd[b]);
+      lowest = std::min(lowest, c.mean[b] - sd[b]);
     }
-    if (mine) {
-      auto* bottom = addGraph();
-      bottom->setPen(Qt::NoPen);
-      bottom->setData(x, low);
-      auto* top = addGraph();
-      top->setPen(Qt::NoPen);
-      top->setData(x, high);
-      QColor band = colour;
-      band.setAlpha(75);
-      top->setBrush(band);
-      top->setChannelFillGraph(bottom);
-    }
+    auto* bottom = addGraph();
+    bottom->setPen(Qt::NoPen);
+    bottom->setData(x, low);
+    auto* top = addGraph();
+    top->setPen(Qt::NoPen);
+    top->setData(x, high);
+    QColor band = colour;
+    band.setAlpha(mine ? 90 : 22);
+    top->setBrush(band);
+    top->setChannelFillGraph(bottom);
     auto* line = addGraph();
     line->setPen(QPen(colour, mine ? 2.6 : 1.5));
     line->setData(x, mean);

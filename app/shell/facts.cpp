@@ -30,6 +30,9 @@ const std::map<std::string, const char*>& choiceWords() {
       {"gram-schmidt", words("Gram–Schmidt")},
       {"brovey", words("Brovey")},
       {"lee", words("Lee")},
+      {"together", words("as one with their class")},
+      {"apart", words("apart, mapped as their class")},
+      {"kept", words("apart, and kept in the map")},
       {"refined-lee", words("refined Lee")},
       {"float32", words("real numbers")},
       {"uint16", words("whole numbers, 16 bit")},
@@ -51,6 +54,8 @@ const std::map<std::string, const char*>& settingTitles() {
                                                       {"settings", words("Parameters")},
                                                       {"priors", words("Priors")},
                                                       {"reject", words("Reject distance")},
+                                                      {"subclasses", words("Subclasses")},
+                                                      {"least", words("No class below")},
                                                       {"inside", words("Inside")},
                                                       {"plan", words("Plan")},
                                                       {"count", words("Count")},
@@ -105,18 +110,18 @@ QString bandName(const Study& study, const Json& step, size_t band) {
   return q(b.role.empty() ? b.name : b.role);
 }
 
-QString words(const Study& study, const Json& v);
+QString valueText(const Study& study, const Json& v);
 QString settingWords(const Study& study, const Json& step, const std::string& key, const Json& v);
 
 QString wordsOfAll(const Study& study, const Json& list) {
   QStringList all;
   for (const auto& one : list)
-    if (const QString text = words(study, one); !text.isEmpty()) all << text;
+    if (const QString text = valueText(study, one); !text.isEmpty()) all << text;
   return all.join(", ");
 }
 
 /// Any value without its innards: names for ids, figures, lists.
-QString words(const Study& study, const Json& v) {
+QString valueText(const Study& study, const Json& v) {
   if (v.is_string()) {
     const auto text = v.get<std::string>();
     const QString name = nameOf(study, text);
@@ -128,8 +133,8 @@ QString words(const Study& study, const Json& v) {
   if (!v.is_object()) return {};
   if (v.contains("when"))
     return txt("%1 where %2")
-        .arg(words(study, v.value("name", Json())), q(v.value("when", "")).toHtmlEscaped());
-  if (v.contains("name")) return words(study, v["name"]);
+        .arg(valueText(study, v.value("name", Json())), q(v.value("when", "")).toHtmlEscaped());
+  if (v.contains("name")) return valueText(study, v["name"]);
   if (v.contains("band") && v["band"].is_number_unsigned())
     return bandName(study, v, v["band"].get<size_t>());
   return {};
@@ -190,7 +195,7 @@ QString settingsWords(const Study& study, const Json& step, const Json& settings
         all << txt("%1: %2").arg(txt(p.title),
                                  p.type == Parameter::Type::Shares
                                      ? settingWords(study, step, "priors", settings[p.id])
-                                     : words(study, settings[p.id]));
+                                     : valueText(study, settings[p.id]));
   return all.join("; ").toHtmlEscaped();
 }
 
@@ -230,13 +235,13 @@ QString settingWords(const Study& study, const Json& step, const std::string& ke
   if ((key == "priors" || key == "match") && v.is_object()) {
     QStringList all;
     for (const auto& [code, value] : v.items())
-      all << (key == "priors" ? className(study, q(code).toInt()) + " " + words(study, value)
+      all << (key == "priors" ? className(study, q(code).toInt()) + " " + valueText(study, value)
                               : q(code) + " → " +
                                     (value.is_number_integer() ? className(study, value.get<int>())
                                                                : QString()));
     return all.join(", ").toHtmlEscaped();
   }
-  return words(study, v);
+  return valueText(study, v);
 }
 
 void addRow(QString& html, const QString& label, const QString& text) {
@@ -264,7 +269,7 @@ QString productFacts(const Study& study, const Product& p) {
   const auto& titles = settingTitles();
   for (const auto& [key, value] : p.step.items())
     if (const auto at = titles.find(key);
-        at != titles.end() && !(key == "inside" && from.contains(words(study, value))))
+        at != titles.end() && !(key == "inside" && from.contains(valueText(study, value))))
       addRow(html, txt(at->second), settingWords(study, p.step, key, value));
   for (const auto& [label, text] : faceOf(p.kind).facts(p)) addRow(html, label, text);
   const QFileInfo file(q(p.file.string()));

@@ -68,6 +68,9 @@ class Workbench : public QObject {
   void fromBin(const QString& id);
   void emptyBin();
 
+  /// The corrections of a map that is touched up (mapping/touch_up.h), as its desk keeps them.
+  void setCorrections(const Json& corrections, const QString& what);
+
   void setTraining(const std::vector<TrainingArea>& areas, const std::string& crs,
                    const QString& what);
   void setLegend(const Legend& legend, const QString& what);

@@ -217,6 +217,16 @@ void Workbench::nameClusters(const QString& id, const ClusterNaming& naming, con
       [put, before = p->facts.value("naming", Json::object())] { put(before); }));
 }
 
+void Workbench::setCorrections(const Json& corrections, const QString& what) {
+  const auto put = [this](const Json& value) {
+    study_->place["corrections"] = value;
+    saved();
+  };
+  undo_.push(new Edit(
+      what, [put, corrections] { put(corrections); },
+      [put, before = place("corrections")] { put(before); }));
+}
+
 void Workbench::toBin(const QString& id) {
   const auto* p = study_->product(id.toStdString());
   if (p == nullptr) return;

@@ -82,6 +82,12 @@ void makeMaps(Driver& t, const QDir& folder) {
   t.click("method-support-vectors");
   t.make("primary", "the map by support vectors");
   t.click("method-random-forest");
+  QTest::mouseClick(t.find<QToolButton>("curtain"), Qt::LeftButton);
+  t.until([&] { return w.findChild<QLabel*>("unlikeShare")->isVisible(); }, "what is a guess");
+  t.click<QCheckBox>("hatchGuess");
+  pointAt(t, 0.7, 0.4);
+  shot(t, folder, "18-trying");
+  QTest::mouseClick(t.find<QToolButton>("curtain"), Qt::LeftButton);
   t.make("primary", "the map by a forest");
   QTest::mouseClick(t.find<QToolButton>("curtain"), Qt::LeftButton);
   Q_EMIT w.findChild<MappingDesk*>()->behindAsked(first);
@@ -120,7 +126,7 @@ void wholeJob(Driver& t, const QDir& folder, const QString& truth) {
   auto* classes = t.find<QTableWidget>("classTable");
   t.until([&] { return classes->item(3, 2)->text() != "–"; }, "the signatures");
   QTest::mouseClick(classes->viewport(), Qt::LeftButton, {},
-                    classes->visualItemRect(classes->item(3, 0)).center());
+                    classes->visualItemRect(classes->item(6, 0)).center());
   shot(t, folder, "3-training");
 
   t.stage(3);

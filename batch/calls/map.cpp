@@ -87,7 +87,8 @@ Call map(CLI::App& app) {
   call->add_option("--set", a->settings, settingsHelp(parameters, "methods"));
   call->add_option("--subclasses", a->subclasses,
                    "Train subclasses together, apart and mapped to their class, or apart and kept")
-      ->check(CLI::IsMember({"together", "apart", "kept"}));
+      ->check(CLI::IsMember({"together", "apart", "kept"}))
+      ->needs("--subclass");
   call->add_option("--least", a->least,
                    "Pixels for whose class less speaks, 0 to 1, stay without a class")
       ->check(CLI::Range(0.0, 0.999));

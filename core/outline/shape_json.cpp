@@ -19,7 +19,7 @@ Shape shapeFrom(const Json& j) {
     s.rings.emplace_back();
     for (const auto& p : ring) s.rings.back().push_back({p.at(0), p.at(1)});
   }
-  for (const auto& p : j.at("points")) s.points.push_back({p.at(0), p.at(1)});
+  for (const auto& p : j.value("points", Json::array())) s.points.push_back({p.at(0), p.at(1)});
   return s;
 }
 

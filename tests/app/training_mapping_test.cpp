@@ -584,6 +584,52 @@ TEST_F(MappingDeskWindow, TwoMapsAreCombinedAndComparedWhereTheyDisagree) {
   EXPECT_TRUE(d().find<QLabel>("combineSaid")->text().contains("% of the pixels"));
 }
 
+TEST_F(MappingDeskWindow, AMapIsPutRightByHandAndTheCorrectionsAreKeptApart) {
+  d().make("primary", "the map");
+  const std::string plain = map().id;
+  d().click("touchUpPage");
+  d().settle();
+  EXPECT_FALSE(d().find("primary")->isEnabled());
+  auto* becomes = d().find<QComboBox>("touchUpBecomes");
+  becomes->setCurrentIndex(becomes->findData(9));
+  const auto drawAt = [&](const QPoint& at) {
+    if (!d().find("touchUpDraw")->isChecked()) d().click("touchUpDraw");
+    for (const QPoint& p : {at, at + QPoint(60, 0), at + QPoint(60, 60)})
+      QTest::mouseClick(&w().view(), Qt::LeftButton, {}, p);
+    QTest::keyClick(&w().view(), Qt::Key_Return);
+  };
+  drawAt({300, 200});
+  drawAt({400, 380});
+  auto* list = d().find<QTableWidget>("touchUpList");
+  ASSERT_EQ(list->rowCount(), 2);
+  EXPECT_EQ(w().findChild<MappingDesk*>()->shapes().size(), 2u);
+  key(Qt::Key_Z, Qt::ControlModifier);
+  EXPECT_EQ(list->rowCount(), 1);
+  key(Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+  EXPECT_EQ(list->rowCount(), 2);
+  list->selectRow(1);
+  d().settle();
+  d().click("touchUpOut");
+  ASSERT_EQ(list->rowCount(), 1);
+  d().make("primary", "the map touched up");
+  EXPECT_EQ(map().step["corrections"].size(), 1u);
+  EXPECT_GT(map().facts["changed"], 50);
+  const Place at = w().view().toMap({340, 215});
+  const Grid grid = RasterFile(map().file).grid();
+  const Place pixel = grid.toPixel(at);
+  uint16_t code = 0;
+  RasterFile(map().file)
+      .readCodes(1, {static_cast<int>(pixel.x), static_cast<int>(pixel.y), 1, 1}, &code);
+  EXPECT_EQ(code, 9);
+  // The map itself is as it was, and what was drawn is there when one comes back.
+  EXPECT_NE(s().product(plain), nullptr);
+  reopen();
+  d().stage(3);
+  d().click("touchUpPage");
+  d().settle();
+  EXPECT_EQ(d().find<QTableWidget>("touchUpList")->rowCount(), 1);
+}
+
 TEST_F(MappingDeskWindow, ACancelledMapLeavesNothing) {
   const auto files = [&] {
     size_t n = 0;

@@ -289,6 +289,31 @@ TEST_F(ZpatchInputs, ConfidenceAndAModelForAnotherScene) {
   EXPECT_EQ(told["guess"]["pixels"], sure.size() - without);
   EXPECT_EQ(run(call + "--method maximum-likelihood --least 1 --out x.tif"), 2);
   EXPECT_EQ(run(call + "--method maximum-likelihood --subclasses alone --out x.tif"), 2);
+  EXPECT_EQ(run(call + "--method maximum-likelihood --subclasses apart --out x.tif"), 2);
+  EXPECT_NE(err().find("--subclass"), std::string::npos) << err();
+  Layer parts = readLayer((folder_ / "t.gpkg").string());
+  parts.table.columns.push_back("part");
+  const auto whole = parts.shapes[0].extent();
+  for (size_t r = 0; r < parts.shapes.size(); ++r) parts.table.rows[r].push_back("west");
+  Shape east = parts.shapes[0];
+  const double middle = (whole.left + whole.right) / 2;
+  for (auto& ring : east.rings)
+    for (auto& p : ring) p.x = std::max(p.x, middle);
+  for (auto& ring : parts.shapes[0].rings)
+    for (auto& p : ring) p.x = std::min(p.x, middle);
+  parts.shapes.push_back(east);
+  parts.table.rows.push_back(parts.table.rows[0]);
+  parts.table.rows.back().back() = "east";
+  writeLayer(folder_ / "p.gpkg", folder_ / "p.gpkg", parts,
+             std::vector<FieldType>(parts.table.columns.size(), FieldType::Text));
+  ASSERT_EQ(run("map a.tif --training p.gpkg --code code --name name --subclass part --method "
+                "minimum-distance --subclasses kept --out kept.tif --json"),
+            0)
+      << err();
+  std::set<int> codes;
+  const Json kept = json();
+  for (const auto& c : kept["classes"]) codes.insert(c["code"].get<int>());
+  EXPECT_EQ(codes, (std::set<int>{2, 101, 102}));
   EXPECT_EQ(run("map a.tif --model model.json --unlikeness v.tif --out x.tif"), 2);
   ASSERT_EQ(run("map a.tif --model model.json --out again.tif --json"), 0) << err();
   EXPECT_EQ(json()["classes"], classes);

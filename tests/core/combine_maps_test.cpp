@@ -2,6 +2,7 @@
 #include "mapping/combine_maps.h"
 
 #include "mapping/disagreement.h"
+#include "mapping/touch_up.h"
 #include "support/rasters.h"
 
 namespace zp::testing {
@@ -57,6 +58,31 @@ TEST(MapDisagreement, IsCountedByPairsAndMapped) {
             (std::vector<uint16_t>{1, 4, 2, 4, 0, 0, 4, 2, 1, 4, 1, 0}));
   EXPECT_EQ(legendOf(RasterFile(m.folder / "d.tif")).find(4)->name, "they disagree");
   EXPECT_EQ(mapDisagreement(a, a, m.folder / "d.tif").different, 0u);
+}
+
+TEST(TouchUpMap, ShapesGiveTheirClassInOrderAndOnlyWhereAsked) {
+  Maps m;
+  const auto map = m.write("a.tif", {1, 1, 2, 2, 0, 1, 1, 2, 1, 2, 1, 0}, {1, 2});
+  Legend legend;
+  legend.addMissing(7, "seven");
+  const auto box = [&](double left, double top, double right, double bottom) {
+    const Place a = m.grid.toMap(left, top), b = m.grid.toMap(right, bottom);
+    return Shape{{{a, {b.x, a.y}, b, {a.x, b.y}}}, {}};
+  };
+  const std::vector<TouchUp> all{{box(0, 0, 3, 1), 7, 0}, {box(0, 0, 6, 2), 2, 1}};
+  const size_t changed = touchUp(map, all, legend, m.folder / "t.tif");
+  EXPECT_EQ(readCodes(m.folder / "t.tif"),
+            (std::vector<uint16_t>{7, 7, 7, 2, 0, 2, 2, 2, 2, 2, 2, 0}));
+  EXPECT_EQ(changed, 7u);
+  EXPECT_EQ(legendOf(RasterFile(m.folder / "t.tif")).find(7)->name, "seven");
+  EXPECT_NE(sentenceOf([&] {
+              touchUp(map, {{box(0, 0, 1, 1), 9, 0}}, legend, m.folder / "x.tif");
+            }).find("no class 9"),
+            std::string::npos);
+  EXPECT_EQ(toJson(touchUpFrom(toJson(all[1]))), toJson(all[1]));
+  EXPECT_THROW(touchUpFrom({{"rings", "no"}, {"code", 1}}), Error);
+  EXPECT_THROW(touchUpFrom({{"rings", Json::array()}, {"code", 0}}), Error);
+  EXPECT_EQ(touchUp(map, {{box(20, 20, 30, 30), 1, 0}}, legend, m.folder / "t.tif"), 0u);
 }
 
 }  // namespace

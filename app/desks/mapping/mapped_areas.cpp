@@ -23,7 +23,7 @@ const Product* newestBy(const Study& study, const std::set<std::string>& steps) 
 }  // namespace
 
 const Product* newestMap(const Study& study) {
-  return newestBy(study, {"map", "name-clusters", "tidy", "combine"});
+  return newestBy(study, {"map", "name-clusters", "tidy", "combine", "touch-up"});
 }
 
 const Product* newestTrainedMap(const Study& study) {

@@ -4,6 +4,7 @@
 #include "desks/mapping/combine_panel.h"
 #include "desks/mapping/mapped_areas.h"
 #include "desks/mapping/tidy_panel.h"
+#include "desks/mapping/touch_up_panel.h"
 #include "desks/mapping/trained_panel.h"
 #include "mapping/cluster_method.h"
 
@@ -16,6 +17,7 @@ MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, tx
   addPage(clustered, "clusteredMap", txt("Clustered map"));
   addPage(new TidyPanel(bench), "tidyPage", txt("Tidy"));
   addPage(new CombinePanel(bench), "combinePage", txt("Combine"));
+  addPage(new TouchUpPanel(bench, view), "touchUpPage", txt("By hand"));
   connect(clustered, &ClusteredPanel::namingAsked, this, &MappingDesk::namingAsked);
 }
 

@@ -39,6 +39,11 @@ bool isBand(const Json& v) {
          isWhole(v["band"]);
 }
 
+bool isCorrection(const Json& v) {
+  return v.is_object() && v.contains("rings") && v["rings"].is_array() && v.contains("code") &&
+         isWhole(v["code"]) && (!v.contains("only") || isWhole(v["only"]));
+}
+
 bool fits(const StepField& f, const Json& v) {
   switch (f.holds) {
     case Holds::Text:
@@ -67,6 +72,8 @@ bool fits(const StepField& f, const Json& v) {
       return isClass(v);
     case Holds::Rules:
       return v.is_array() && each(v, isRule);
+    case Holds::Corrections:
+      return v.is_array() && each(v, isCorrection);
     case Holds::Indices:
       return v.is_array() && each(v, isWhole);
     case Holds::Codes:
@@ -122,6 +129,8 @@ std::string wordOf(Holds h) {
       return "a list of whole numbers, not below 0";
     case Holds::Class:
       return "a class with a name and a colour";
+    case Holds::Corrections:
+      return "corrections, each with rings and a code";
     case Holds::Rules:
       return "rules, each with when, a name and a colour";
     case Holds::Shares:

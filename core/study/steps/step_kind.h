@@ -34,7 +34,8 @@ enum class Holds {
   Named,  // name in formulas → layer
   Bands,  // a list of {scene band}
   Outline,
-  Labels  // those given to the points of a labelling
+  Corrections,  // a list of {rings code only}
+  Labels        // those given to the points of a labelling
 };
 
 /// "a list of numbers".

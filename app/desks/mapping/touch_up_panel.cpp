@@ -1,0 +1,183 @@
+#include "desks/mapping/touch_up_panel.h"
+
+namespace zp {
+
+TouchUpPanel::TouchUpPanel(Workbench& bench, MapView& view) : Panel(bench), view_(view) {
+  const auto choice = [](const char* name) {
+    auto* box = new LongChoice;
+    box->setObjectName(name);
+    return box;
+  };
+  map_ = choice("touchUpMap");
+  becomes_ = choice("touchUpBecomes");
+  only_ = choice("touchUpOnly");
+  draw_ = chip(txt("Draw area"));
+  draw_->setObjectName("touchUpDraw");
+  draw_->setIcon(icon("area"));
+  out_ = linkButton(txt("Take out"));
+  out_->setObjectName("touchUpOut");
+  list_ = plainTable({txt("Becomes"), txt("where it is")});
+  list_->setObjectName("touchUpList");
+  list_->setAccessibleName(txt("Corrections by hand"));
+  box()->addWidget(fieldRow(txt("Map"), {map_}));
+  box()->addWidget(fieldRow(txt("Becomes"), {becomes_}));
+  box()->addWidget(fieldRow(txt("Where it is"), {only_}));
+  box()->addWidget(wrapping({draw_, out_}));
+  box()->addWidget(list_);
+  box()->addStretch();
+  connect(map_, &QComboBox::activated, this, [this] {
+    fillList();
+    Q_EMIT changed();
+  });
+  connect(draw_, &QPushButton::clicked, this,
+          [this](bool on) { view_.setTool(on ? MapView::Tool::DrawArea : MapView::Tool::Look); });
+  connect(out_, &QPushButton::clicked, this, &TouchUpPanel::takeOut);
+  connect(list_, &QTableWidget::itemSelectionChanged, this, [this] {
+    out_->setVisible(!list_->selectedItems().isEmpty());
+    Q_EMIT overlayChanged();
+  });
+  connect(&view_, &MapView::areaDrawn, this, &TouchUpPanel::drawn);
+  connect(&view_, &MapView::toolChanged, this,
+          [this] { draw_->setChecked(isVisible() && view_.tool() == MapView::Tool::DrawArea); });
+}
+
+void TouchUpPanel::leave() {
+  if (draw_->isChecked()) view_.setTool(MapView::Tool::Look);
+}
+
+/// The newest map that is not touched up itself, unless another was chosen.
+void TouchUpPanel::refresh() {
+  const QString map = map_->currentData().toString();
+  const int becomes = becomes_->currentData().toInt(), only = only_->currentData().toInt();
+  map_->clear();
+  int newest = -1;
+  const auto& all = bench_.study().products;
+  for (auto p = all.rbegin(); p != all.rend(); ++p) {
+    if (p->kind != ProductKind::ClassMap) continue;
+    map_->addItem(q(p->name), q(p->id));
+    if (newest < 0 && p->step.value("do", "") != "touch-up") newest = map_->count() - 1;
+  }
+  const int kept = map_->findData(map);
+  map_->setCurrentIndex(kept >= 0 ? kept : std::max(0, newest));
+  becomes_->clear();
+  only_->clear();
+  only_->addItem(txt("any class"), 0);
+  for (const auto& c : bench_.study().legend.classes)
+    for (auto* choice : {becomes_, only_})
+      choice->addItem(swatch(toQt(c.colour)), q(c.name), c.code);
+  becomes_->setCurrentIndex(std::max(0, becomes_->findData(becomes)));
+  only_->setCurrentIndex(std::max(0, only_->findData(only)));
+  fillList();
+  Q_EMIT changed();
+}
+
+std::vector<TouchUp> TouchUpPanel::corrections() const {
+  std::vector<TouchUp> all;
+  const Json kept = bench_.place("corrections");
+  if (!kept.is_object() || kept.value("map", "") != mapId()) return all;
+  try {
+    for (const auto& one : kept.value("list", Json::array())) all.push_back(touchUpFrom(one));
+  } catch (const std::exception&) {
+    all.clear();
+  }
+  return all;
+}
+
+std::string TouchUpPanel::crs() const {
+  const Json kept = bench_.place("corrections");
+  const bool own = kept.is_object() && kept.value("map", "") == mapId();
+  return own ? kept.value("crs", view_.crs()) : view_.crs();
+}
+
+void TouchUpPanel::setCorrections(const std::vector<TouchUp>& all, const QString& what) {
+  Json list = Json::array();
+  for (const auto& one : all) list.push_back(toJson(one));
+  bench_.setCorrections({{"map", mapId()}, {"crs", crs()}, {"list", list}}, what);
+}
+
+void TouchUpPanel::drawn(const Ring& ring) {
+  if (!isVisible() || map_->count() == 0 || becomes_->count() == 0) return;
+  TouchUp one{{{ring}, {}}, becomes_->currentData().toInt(), only_->currentData().toInt()};
+  const std::string to = crs();
+  const bool both = !to.empty() && !view_.crs().empty();
+  const CrsChange change(both ? view_.crs() : "", both ? to : "");
+  for (auto& p : one.shape.rings[0]) change.apply(p);
+  auto all = corrections();
+  all.push_back(one);
+  setCorrections(all, txt("Correct an area to %1").arg(className(one.code)));
+}
+
+void TouchUpPanel::takeOut() {
+  auto all = corrections();
+  const int row = list_->currentRow();
+  if (row < 0 || row >= static_cast<int>(all.size())) return;
+  all.erase(all.begin() + row);
+  setCorrections(all, txt("Take out a correction"));
+}
+
+QString TouchUpPanel::className(int code) const {
+  const auto* c = bench_.study().legend.find(code);
+  return c == nullptr ? QString::number(code) : q(c->name);
+}
+
+void TouchUpPanel::fillList() {
+  const auto all = corrections();
+  list_->clearSelection();
+  list_->setRowCount(static_cast<int>(all.size()));
+  for (int r = 0; r < list_->rowCount(); ++r) {
+    const auto& one = all[static_cast<size_t>(r)];
+    list_->setItem(r, 0, classItem(bench_.study(), one.code, className(one.code).toStdString()));
+    list_->setItem(r, 1,
+                   new QTableWidgetItem(one.only == 0 ? txt("any class") : className(one.only)));
+  }
+  fitHeight(list_);
+  list_->setVisible(!all.empty());
+  out_->setVisible(false);
+  Q_EMIT overlayChanged();
+}
+
+Panel::Heading TouchUpPanel::heading() const {
+  return {{}, txt("What is plainly wrong is put right by hand, and kept apart from the map.")};
+}
+
+QString TouchUpPanel::missing() const {
+  if (map_->count() == 0) return txt("There is no class map yet; make one first.");
+  if (corrections().empty()) return txt("Draw an area, and what it becomes.");
+  return {};
+}
+
+Json TouchUpPanel::step() const {
+  Json list = Json::array();
+  for (const auto& one : corrections()) list.push_back(toJson(one));
+  Json step = {{"do", "touch-up"}, {"map", mapId()}, {"corrections", list}};
+  if (const auto system = crs(); !system.empty()) step["crs"] = system;
+  step["name"] = txt("%1, touched up").arg(map_->currentText()).toStdString();
+  return step;
+}
+
+std::vector<ViewShape> TouchUpPanel::shapes() const {
+  std::vector<ViewShape> all;
+  try {
+    const bool both = !crs().empty() && !view_.crs().empty();
+    const CrsChange change(both ? crs() : "", both ? view_.crs() : "");
+    int row = 0;
+    for (const auto& one : corrections()) {
+      ViewShape s;
+      s.shape = one.shape;
+      for (auto& ring : s.shape.rings)
+        for (auto& p : ring) change.apply(p);
+      const auto* c = bench_.study().legend.find(one.code);
+      s.colour = c == nullptr ? tokens().second : toQt(c->colour);
+      s.line = Qt::white;
+      s.filled = true;
+      s.chosen = !list_->selectedItems().isEmpty() && list_->currentRow() == row;
+      ++row;
+      all.push_back(std::move(s));
+    }
+  } catch (const std::exception&) {
+    all.clear();
+  }
+  return all;
+}
+
+}  // namespace zp
