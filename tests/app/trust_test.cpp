@@ -93,6 +93,18 @@ TEST_F(PreviewWindow, NewTrainingIsLearnedAtOnceAndALateAnswerIsNeverShown) {
   for (const auto& title : seen) EXPECT_FALSE(title.contains("forest")) << title.toStdString();
 }
 
+TEST_F(PreviewWindow, ScenesThatGoMeanwhileTakeItWithThem) {
+  untilPreview(nullptr, "the first preview");
+  const LearnedMap* before = map();
+  const size_t scenes = s().scenes.size();
+  d().click("method-random-forest");
+  while (!s().scenes.empty()) w().bench().removeScene(q(s().scenes.back().id));
+  d().settle();
+  EXPECT_TRUE(map() == nullptr || map() == before);  // the forest is not shown
+  for (size_t i = 0; i < scenes; ++i) key(Qt::Key_Z, Qt::ControlModifier);
+  EXPECT_EQ(s().scenes.size(), scenes);
+}
+
 TEST_F(PreviewWindow, CanBeStoppedAndTurnedOff) {
   untilPreview(nullptr, "the first preview");
   const LearnedMap* before = map();
@@ -157,7 +169,8 @@ TEST_F(PreviewWindow, PlacesToLookAtNextBecomeTraining) {
   d().settle();
   auto* places = d().find<QTableWidget>("placeTable");
   ASSERT_GE(places->rowCount(), 2);
-  EXPECT_EQ(w().findChild<MappingDesk*>()->points().size(), static_cast<size_t>(places->rowCount()));
+  EXPECT_EQ(w().findChild<MappingDesk*>()->points().size(),
+            static_cast<size_t>(places->rowCount()));
   d().click("placeIs-6");
   EXPECT_TRUE(said().contains("Choose a place")) << said().toStdString();
   QTest::mouseClick(places->viewport(), Qt::LeftButton, {},
@@ -244,11 +257,20 @@ TEST_F(RemedyWindow, AMixedClassIsSplitInTwoAndIsMixedNoMore) {
   const Samples samples = studySamples(s(), w().bench().currentScene()->scene, {});
   for (const auto& h : healthOf(samples, signaturesOf(samples)))
     if (h.code == code) {
-      EXPECT_TRUE(h.word != Health::Mixed ||
-                  (h.subclass != "sunlit" && h.subclass != "in shade"));
+      EXPECT_TRUE(h.word != Health::Mixed || (h.subclass != "sunlit" && h.subclass != "in shade"));
     }
   key(Qt::Key_Z, Qt::ControlModifier);
   EXPECT_EQ(s().training.size(), before.size());
+}
+
+TEST_F(RemedyWindow, AnOpenSplitGoesWithItsScene) {
+  choose("mixed");
+  d().click("openSplit");
+  d().until([&] { return w().findChild<QLineEdit*>("splitFirst")->isVisible(); }, "the split");
+  while (!s().scenes.empty()) w().bench().removeScene(q(s().scenes.back().id));
+  d().settle();
+  EXPECT_TRUE(s().scenes.empty());
+  EXPECT_FALSE(w().findChild<QLineEdit*>("splitFirst")->isVisible());
 }
 
 TEST_F(RemedyWindow, ThePartThatDoesNotBelongIsDropped) {

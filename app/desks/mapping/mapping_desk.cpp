@@ -12,9 +12,9 @@ namespace zp {
 
 MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, txt("Mapping")) {
   nameScene();
-  addPage(new TrainedPanel(bench, view), "trainedMap", txt("Trained map"));
+  addPage(new TrainedPanel(bench, view), "trainedMap", txt("Trained"));
   auto* clustered = new ClusteredPanel(bench);
-  addPage(clustered, "clusteredMap", txt("Clustered map"));
+  addPage(clustered, "clusteredMap", txt("Clustered"));
   addPage(new TidyPanel(bench), "tidyPage", txt("Tidy"));
   addPage(new CombinePanel(bench), "combinePage", txt("Combine"));
   addPage(new TouchUpPanel(bench, view), "touchUpPage", txt("By hand"));

@@ -90,8 +90,7 @@ void NextPlaces::show(const MapDoubts& doubts, const std::string& crs, const Pic
 
 void NextPlaces::tellShare() {
   const auto percent = [](size_t part, size_t all) {
-    return decimal(
-        all == 0 ? 0 : 100 * static_cast<double>(part) / static_cast<double>(all), 1);
+    return decimal(all == 0 ? 0 : 100 * static_cast<double>(part) / static_cast<double>(all), 1);
   };
   share_->setText(
       txt("<b>%1 %</b> is unlike all training").arg(percent(doubts_.unlike, doubts_.pixels)));
@@ -113,10 +112,10 @@ void NextPlaces::fill() {
   int r = 0;
   for (const auto& at : places()) {
     const auto* c = bench_.study().legend.find(at.code);
-    table_->setItem(r, 0, classItem(bench_.study(), at.code,
-                                    c == nullptr ? txt("no class").toStdString() : c->name));
-    table_->setItem(r, 1,
-                    figureItem(std::isnan(at.confidence) ? "–" : decimal(at.confidence, 2)));
+    table_->setItem(
+        r, 0,
+        classItem(bench_.study(), at.code, c == nullptr ? txt("no class").toStdString() : c->name));
+    table_->setItem(r, 1, figureItem(std::isnan(at.confidence) ? "–" : decimal(at.confidence, 2)));
     table_->setItem(r++, 2, figureItem(decimal(at.unlikeness, 1)));
   }
   fitHeight(table_, 8);
@@ -144,7 +143,8 @@ void NextPlaces::fillClasses() {
 void NextPlaces::goTo(int row) {
   constexpr double kAcross = 120;  // pixels of the scene
   Q_EMIT overlayChanged();
-  if (row < 0 || row >= static_cast<int>(places().size())) return;
+  if (bench_.currentScene() == nullptr || row < 0 || row >= static_cast<int>(places().size()))
+    return;
   const double half = kAcross / 2 * bench_.currentScene()->scene.grid.pixelWidth();
   const Place at = places()[static_cast<size_t>(row)].place;
   const Extent around{at.x - half, at.y - half, at.x + half, at.y + half};

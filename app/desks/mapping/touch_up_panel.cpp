@@ -73,26 +73,32 @@ void TouchUpPanel::refresh() {
 
 std::vector<TouchUp> TouchUpPanel::corrections() const {
   std::vector<TouchUp> all;
-  const Json kept = bench_.place("corrections");
-  if (!kept.is_object() || kept.value("map", "") != mapId()) return all;
   try {
-    for (const auto& one : kept.value("list", Json::array())) all.push_back(touchUpFrom(one));
+    for (const auto& one : kept().value("list", Json::array())) all.push_back(touchUpFrom(one));
   } catch (const std::exception&) {
     all.clear();
   }
   return all;
 }
 
+/// What the study has for the map in hand.
+Json TouchUpPanel::kept() const {
+  const Json all = bench_.place("corrections");
+  const Json own = all.is_object() ? all.value(mapId(), Json()) : Json();
+  return own.is_object() ? own : Json::object();
+}
+
 std::string TouchUpPanel::crs() const {
-  const Json kept = bench_.place("corrections");
-  const bool own = kept.is_object() && kept.value("map", "") == mapId();
-  return own ? kept.value("crs", view_.crs()) : view_.crs();
+  return kept().value("crs", view_.crs());
 }
 
 void TouchUpPanel::setCorrections(const std::vector<TouchUp>& all, const QString& what) {
   Json list = Json::array();
   for (const auto& one : all) list.push_back(toJson(one));
-  bench_.setCorrections({{"map", mapId()}, {"crs", crs()}, {"list", list}}, what);
+  Json whole = bench_.place("corrections");
+  if (!whole.is_object()) whole = Json::object();
+  whole[mapId()] = {{"crs", crs()}, {"list", list}};
+  bench_.setCorrections(whole, what);
 }
 
 void TouchUpPanel::drawn(const Ring& ring) {

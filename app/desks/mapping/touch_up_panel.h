@@ -23,6 +23,7 @@ class TouchUpPanel : public Panel {
   /// Those drawn for the map in hand, and in which system.
   std::vector<TouchUp> corrections() const;
   void setCorrections(const std::vector<TouchUp>& all, const QString& what);
+  Json kept() const;
   std::string crs() const;
   void drawn(const Ring& ring);
   void takeOut();

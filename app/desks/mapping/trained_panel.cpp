@@ -22,6 +22,7 @@ TrainedPanel::TrainedPanel(Workbench& bench, MapView& view)
   connect(&settle_, &QTimer::timeout, this, &TrainedPanel::tryOut);
   connect(preview_, &MapPreview::learned, this, [this](const Picture& map) {
     showProgress(false);
+    if (bench_.currentScene() == nullptr) return;  // it went meanwhile
     Q_EMIT trouble("");
     Q_EMIT pictureAsked(map);
     // Judged against the image, whatever was in front before.

@@ -111,6 +111,7 @@ void GrowPanel::grow() {
 }
 
 void GrowPanel::show(const std::vector<Span>& pixels) {
+  if (bench_.currentScene() == nullptr) return;  // it went meanwhile
   const Grid& grid = bench_.currentScene()->scene.grid;
   size_t count = 0;
   for (const auto& s : pixels) count += static_cast<size_t>(s.to - s.from);

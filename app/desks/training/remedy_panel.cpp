@@ -140,7 +140,7 @@ void RemedyPanel::close() {
 
 void RemedyPanel::askSplit() {
   const auto* h = health();
-  if (h == nullptr) return;
+  if (h == nullptr || bench_.currentScene() == nullptr) return;
   close();
   samples_ = training_->samples;
   job_.ask(
@@ -272,7 +272,7 @@ void RemedyPanel::change(const std::vector<TrainingArea>& areas, const QString& 
 
 std::vector<ViewShape> RemedyPanel::shapes() const {
   std::vector<ViewShape> all;
-  if (!split_) return all;
+  if (!split_ || bench_.currentScene() == nullptr) return all;
   try {
     const CrsChange change(sceneCrs(), view_.crs());
     for (const size_t part : {0, 1})
