@@ -169,7 +169,7 @@ TEST(ParagraphWidget, OpensInPlace) {
   EXPECT_FALSE(p->isVisible());
 }
 
-TEST(SignatureChartWidget, DrawsALineAClassAndABandForTheChosen) {
+TEST(SignatureChartWidget, DrawsALineAndABandOfEachClassAndTheChosenOneStronger) {
   SignatureSet set;
   set.bands = {"red", "nir"};
   Legend legend;
@@ -186,10 +186,13 @@ TEST(SignatureChartWidget, DrawsALineAClassAndABandForTheChosen) {
   SignatureChart chart;
   chart.resize(360, 180);
   chart.show(set, {662, 803}, legend, 2, "nm");
-  EXPECT_EQ(chart.graphCount(), 5);  // three lines, and the two edges of one band
+  ASSERT_EQ(chart.graphCount(), 9);  // three lines, each with the two edges of its band
+  EXPECT_GT(chart.graph(5)->pen().widthF(), chart.graph(2)->pen().widthF());
+  EXPECT_GT(chart.graph(4)->brush().color().alpha(), chart.graph(1)->brush().color().alpha());
   EXPECT_GT(chart.yAxis->range().upper, 0.6);
   chart.show(set, {662, 803}, legend, 0, "nm");
-  EXPECT_EQ(chart.graphCount(), 3);
+  ASSERT_EQ(chart.graphCount(), 9);
+  EXPECT_EQ(chart.graph(5)->pen().widthF(), chart.graph(2)->pen().widthF());
 }
 
 }  // namespace
