@@ -123,6 +123,27 @@ std::vector<double> previews(Driver& driver) {
   return times;
 }
 
+/// From a key in a parameter of maximum likelihood to the whole map of the visible part.
+std::vector<double> mapPreviews(Driver& driver) {
+  driver.stage(3);
+  driver.settle();
+  auto& view = driver.window().view();
+  driver.click("moreSettings");
+  driver.settle();
+  auto* reject = driver.find<QLineEdit>("reject");
+  std::vector<double> times;
+  QElapsedTimer clock;
+  for (int i = 0; i < 10; ++i) {
+    const QString before = view.front().key;
+    clock.start();
+    reject->setText(QString::number(4 + i));
+    driver.until([&] { return view.front().key != before && view.anything(); }, "the map tried");
+    driver.until([&] { return view.complete(); }, "all of the map tried");
+    if (i > 0) times.push_back(static_cast<double>(clock.nsecsElapsed()) / 1e6);  // samples drawn
+  }
+  return times;
+}
+
 /// From a move of the pointer over the view to the answer of the probe.
 std::vector<double> probed(Driver& driver) {
   auto& view = driver.window().view();
@@ -234,6 +255,11 @@ int runMeasure(MainWindow& window, const QString& folder, const QElapsedTimer& s
       driver.until([&] { return window.view().anything(); }, "the first picture");
       report("Usable after its start, on the study named", static_cast<double>(started.elapsed()),
              "ms", 1000);
+      if (!window.bench().study().training.empty()) {
+        const auto tried = mapPreviews(driver);
+        report("A trained map on the visible part, median of nine", highest(tried, 0.5), "ms", 300);
+        report("  the slowest of them", highest(tried, 1), "ms", 300);
+      }
     }
     if (!QDir().mkpath(folder)) throw std::runtime_error("the folder cannot be made");
     measureBig(driver, QDir(folder));
