@@ -130,11 +130,15 @@ TEST_F(PreviewWindow, PixelsForWhichTooLittleSpeaksAreLeftOut) {
   const double none = emptyShare();
   d().click("mapChoices");
   d().settle();
+  auto* heldOutShare = w().findChild<QLabel*>("heldOutShare");
+  d().until([&] { return heldOutShare->text().contains("%"); }, "the held-out check");
   const LearnedMap* before = map();
   auto* least = d().find<QSlider>("mapLeast");
   least->setFocus();
   QTest::keyClick(least, Qt::Key_End);
-  untilPreview(before, "the stricter preview");
+  d().until([&] { return map() != before; }, "the stricter preview");
+  EXPECT_TRUE(heldOutShare->text().contains("%"));  // what was learned is the same
+  untilPreview(before, "all of the stricter preview");
   d().settle();
   EXPECT_GT(emptyShare(), none + 0.005);
   d().make("primary", "the map");

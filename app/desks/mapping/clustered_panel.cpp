@@ -99,7 +99,8 @@ void ClusteredPanel::askHowMany() {
       [study = bench_.study(), asked](const Progress& progress) {
         constexpr size_t kPixels = 10000, kMost = 20;
         const Json settings = asked.value("settings", Json::object());
-        auto sample = drawPixels(featuresOfStep(study, asked).reader(), kPixels, 1, progress.part(0, 0.3));
+        auto sample =
+            drawPixels(featuresOfStep(study, asked).reader(), kPixels, 1, progress.part(0, 0.3));
         if (settings.value("scale", "spread") == "spread") scale(sample, standardOf(sample));
         return tryNumbers(sample, kMost, 1, progress.part(0.3, 1));
       },

@@ -15,8 +15,8 @@ HeldOutPanel::HeldOutPanel(Workbench& bench) : Panel(bench, 4) {
   auto* explanation = new Paragraph(
       "<p>" +
       txt("Five times in turn, a fifth of the training areas is kept out, and mapped by the "
-          "others. "
-          "Areas are drawn where a class is plain, so this is an indication while you try, and no "
+          "others. Areas are drawn where a class is plain, so this is an indication while you try, "
+          "and no "
           "accuracy assessment.") +
       "</p><p>" +
       txt("The chart tells how many of the pixels were right that were given with so much "

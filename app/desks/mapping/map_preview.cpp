@@ -20,7 +20,8 @@ QString sourceOf(const Study& study, const Json& step) {
 
 }  // namespace
 
-MapPreview::MapPreview(QObject* parent) : QObject(parent), learning_(this), checking_(this), doubting_(this) {}
+MapPreview::MapPreview(QObject* parent)
+    : QObject(parent), learning_(this), checking_(this), doubting_(this) {}
 
 void MapPreview::stop() {
   learning_.stop();
@@ -32,6 +33,8 @@ void MapPreview::stop() {
 void MapPreview::forget() {
   stop();
   known_.reset();
+  heldOut_.reset();
+  doubts_.reset();
 }
 
 void MapPreview::ask(const Study& study, const Json& step) {
@@ -70,6 +73,8 @@ void MapPreview::ask(const Study& study, const Json& step) {
       },
       [this, step, plan, legend = study.legend](const std::shared_ptr<const Learned>& now) {
         known_ = now;
+        heldOut_.reset();
+        doubts_.reset();
         show(step);
         check(plan, legend);
       },
@@ -92,8 +97,8 @@ Picture MapPreview::picture(std::shared_ptr<const Unlikeness> hatched) {
   p.title = q(shown_.at("name").get<std::string>());
   p.detail = hatched == nullptr ? txt("preview") : txt("preview, hatched where it is a guess");
   p.legend = now.model.legend;
-  p.learned = std::make_shared<const LearnedMap>(LearnedMap{
-      now.features.scope, now.features.features, classifier, std::move(hatched)});
+  p.learned = std::make_shared<const LearnedMap>(
+      LearnedMap{now.features.scope, now.features.features, classifier, std::move(hatched)});
   QString scenes;
   for (const auto& one : now.features.scope.scenes) scenes += sceneKey(one.scene) + ",";
   p.key = QString("m/%1/%2").arg(scenes).arg(++count_);
@@ -101,11 +106,16 @@ Picture MapPreview::picture(std::shared_ptr<const Unlikeness> hatched) {
 }
 
 void MapPreview::check(const Json& step, const Legend& legend) {
+  if (heldOut_) {
+    Q_EMIT checked(*heldOut_);
+    return doubt();
+  }
   checking_.ask(
       [known = known_, plan = planOfStep(step), legend](const Progress& progress) {
         return heldOut(*known->samples, plan, legend, progress);
       },
       [this](const HeldOut& told) {
+        heldOut_ = told;
         Q_EMIT checked(told);
         doubt();
       },
@@ -116,17 +126,20 @@ void MapPreview::check(const Json& step, const Legend& legend) {
 }
 
 void MapPreview::doubt() {
-  using Doubts = std::pair<MapDoubts, std::shared_ptr<const Unlikeness>>;
+  if (doubts_) return Q_EMIT doubted(doubts_->first, picture(doubts_->second));
   doubting_.ask(
       [known = known_](const Progress& progress) {
         const Model& model = known->model;
-        const auto unlikeness = std::make_shared<const Unlikeness>(
-            *known->samples, importanceOf(*model.classifier));
-        return Doubts{doubtsOf(known->features.reader(), *model.classifier, *unlikeness, 8,
-                               progress),
-                      unlikeness};
+        const auto unlikeness =
+            std::make_shared<const Unlikeness>(*known->samples, importanceOf(*model.classifier));
+        return Doubts{
+            doubtsOf(known->features.reader(), *model.classifier, *unlikeness, 8, progress),
+            unlikeness};
       },
-      [this](const Doubts& told) { Q_EMIT doubted(told.first, picture(told.second)); },
+      [this](const Doubts& told) {
+        doubts_ = told;
+        Q_EMIT doubted(told.first, picture(told.second));
+      },
       [](const QString&) {});  // training that is all the same: the map says so itself
 }
 

@@ -20,7 +20,6 @@ class MapPreview : public QObject {
   /// Another study comes: what is kept of this one goes.
   void forget();
   bool learning() const { return learning_.pending(); }
-  bool checking() const { return checking_.pending(); }
 
  Q_SIGNALS:
   void learned(const zp::Picture& map);
@@ -49,6 +48,10 @@ class MapPreview : public QObject {
   Json shown_;     // the step that is seen
   QString asked_;  // the last question
   std::shared_ptr<const Learned> known_;
+  // Of what is known; nothing while it is not found out.
+  using Doubts = std::pair<MapDoubts, std::shared_ptr<const Unlikeness>>;
+  std::optional<HeldOut> heldOut_;
+  std::optional<Doubts> doubts_;
   int count_ = 0;  // of pictures
 };
 
