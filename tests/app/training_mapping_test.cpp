@@ -598,7 +598,9 @@ TEST_F(MappingDeskWindow, AMapIsPutRightByHandAndTheCorrectionsAreKeptApart) {
       QTest::mouseClick(&w().view(), Qt::LeftButton, {}, p);
     QTest::keyClick(&w().view(), Qt::Key_Return);
   };
+  w().findChild<MappingDesk*>()->productAsked(q(w().bench().currentScene()->id));
   drawAt({300, 200});
+  EXPECT_EQ(w().view().front().of, plain);  // what is drawn on is seen
   drawAt({400, 380});
   auto* list = d().find<QTableWidget>("touchUpList");
   ASSERT_EQ(list->rowCount(), 2);

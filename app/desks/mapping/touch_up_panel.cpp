@@ -29,8 +29,10 @@ TouchUpPanel::TouchUpPanel(Workbench& bench, MapView& view) : Panel(bench), view
     fillList();
     Q_EMIT changed();
   });
-  connect(draw_, &QPushButton::clicked, this,
-          [this](bool on) { view_.setTool(on ? MapView::Tool::DrawArea : MapView::Tool::Look); });
+  connect(draw_, &QPushButton::clicked, this, [this](bool on) {
+    if (on && map_->count() > 0) Q_EMIT productAsked(q(mapId()));  // what is drawn on is seen
+    view_.setTool(on ? MapView::Tool::DrawArea : MapView::Tool::Look);
+  });
   connect(out_, &QPushButton::clicked, this, &TouchUpPanel::takeOut);
   connect(list_, &QTableWidget::itemSelectionChanged, this, [this] {
     out_->setVisible(!list_->selectedItems().isEmpty());

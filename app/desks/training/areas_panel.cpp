@@ -35,7 +35,8 @@ void AreasPanel::buildTools() {
   auto* import = chip(txt("Import…"), false);
   import->setObjectName("importTraining");
   import->setIcon(icon("import"));
-  remove_ = linkButton(txt("Remove area"));
+  remove_ = linkButton(txt("Remove"));
+  remove_->setToolTip(txt("Removes the chosen area"));
   remove_->setObjectName("removeArea");
   auto* save = linkButton(txt("Export…"));
   save->setObjectName("exportTraining");
