@@ -14,6 +14,7 @@ Call signatures(CLI::App& app);
 Call map(CLI::App& app);
 Call cluster(CLI::App& app);
 Call nameClusters(CLI::App& app);
+Call segments(CLI::App& app);
 Call tidy(CLI::App& app);
 Call listOfMethods(CLI::App& app);
 Call listOfFeatures(CLI::App& app);
@@ -30,7 +31,7 @@ std::vector<Call> addCalls(CLI::App& app) {
   for (auto* add :
        {&calls::look, &calls::index, &calls::threshold, &calls::areas, &calls::points,
         &calls::readings, &calls::matrix, &calls::signatures, &calls::map, &calls::cluster,
-        &calls::nameClusters, &calls::tidy, &calls::listOfMethods, &calls::listOfFeatures,
+        &calls::nameClusters, &calls::segments, &calls::tidy, &calls::listOfMethods, &calls::listOfFeatures,
         &calls::import, &calls::composite, &calls::change, &calls::run, &calls::record})
     all.push_back(add(app));
   return all;

@@ -224,6 +224,7 @@ SignatureChart::SignatureChart(QWidget* parent) : Chart(parent) {
 void SignatureChart::show(const SignatureSet& set, const std::vector<double>& wavelengths,
                           const Legend& colours, int chosen, const QString& unit) {
   clearPlottables();
+  along_ = QVector<double>(wavelengths.begin(), wavelengths.end());
   const auto n = static_cast<Eigen::Index>(wavelengths.size());
   double highest = 0, lowest = 1e30;
   for (const auto& c : set.classes) {
@@ -268,6 +269,14 @@ void SignatureChart::show(const SignatureSet& set, const std::vector<double>& wa
     xAxis->setRange(wavelengths.front() - span * 0.03, wavelengths.back() + span * 0.05);
   yAxis->setRange(std::min(0.0, lowest), highest * 1.05);
   yAxis->ticker()->setTickCount(4);
+  replot();
+}
+
+void SignatureChart::lay(const Eigen::VectorXd& mean, const QColor& colour, Qt::PenStyle style) {
+  if (mean.size() != along_.size()) return;
+  auto* line = addGraph();
+  line->setPen(QPen(colour, 2.2, style));
+  line->setData(along_, QVector<double>(mean.begin(), mean.end()));
   replot();
 }
 

@@ -58,6 +58,11 @@ class SignatureChart : public Chart {
   explicit SignatureChart(QWidget* parent = nullptr);
   void show(const SignatureSet& set, const std::vector<double>& wavelengths, const Legend& colours,
             int chosen, const QString& unit);
+  /// A mean over those that are shown.
+  void lay(const Eigen::VectorXd& mean, const QColor& colour, Qt::PenStyle style);
+
+ private:
+  QVector<double> along_;  // where the bands are
 };
 
 /// One line over numbers or dates.

@@ -210,4 +210,11 @@ SettingsPanel::Control SettingsPanel::shares(const Parameter& p, const Json& val
           }};
 }
 
+Paragraph* parameterParagraph(const std::vector<Parameter>& parameters) {
+  QString html;
+  for (const auto& p : parameters)
+    html += QString("<p><b>%1</b> %2</p>").arg(txt(p.title) + ":", txt(p.about));
+  return new Paragraph(html);
+}
+
 }  // namespace zp

@@ -3,6 +3,7 @@
 
 #include "base/parameter.h"
 #include "legend/legend.h"
+#include "look/parts.h"
 #include "scene/scene.h"
 
 namespace zp {
@@ -46,5 +47,8 @@ class SettingsPanel : public QWidget {
   bool open_ = false;              // and whether it is seen
   std::vector<Control> controls_;
 };
+
+/// What each parameter is, to be opened below its controls.
+Paragraph* parameterParagraph(const std::vector<Parameter>& parameters);
 
 }  // namespace zp

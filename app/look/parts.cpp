@@ -233,6 +233,11 @@ Paragraph::Paragraph(const QString& html, QWidget* parent) : QWidget(parent) {
 QTableWidget* plainTable(const QStringList& columns) {
   auto* t = new QTableWidget(0, static_cast<int>(columns.size()));
   t->setHorizontalHeaderLabels(columns);
+  dressTable(t);
+  return t;
+}
+
+void dressTable(QTableWidget* t) {
   t->verticalHeader()->setVisible(false);
   t->verticalHeader()->setDefaultSectionSize(23);
   t->setSelectionBehavior(QAbstractItemView::SelectRows);
@@ -245,11 +250,10 @@ QTableWidget* plainTable(const QStringList& columns) {
   t->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
   t->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
   t->horizontalHeaderItem(0)->setTextAlignment(Qt::AlignLeft | Qt::AlignVCenter);
-  for (int c = 1; c < columns.size(); ++c)
+  for (int c = 1; c < t->columnCount(); ++c)
     t->horizontalHeaderItem(c)->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
   t->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
   t->setTabKeyNavigation(false);
-  return t;
 }
 
 QTableWidgetItem* figureItem(const QString& text) {

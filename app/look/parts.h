@@ -83,6 +83,8 @@ QComboBox* choiceInTable(const QString& name, const QString& accessible);
 
 /// A table without a frame: text left, figures right in the figure face.
 QTableWidget* plainTable(const QStringList& columns);
+/// The same for one that has its columns.
+void dressTable(QTableWidget* table);
 /// One of two columns with a choice in each row of the second, which is `width` pixels wide.
 QTableWidget* tableOfChoices(const QStringList& columns, const char* name, int width);
 QTableWidgetItem* figureItem(const QString& text);

@@ -60,6 +60,8 @@ const std::vector<Key> kNaming{{words("1 … 9, a letter"), words("what the clus
                                {words("Esc"), words("later")}};
 const std::vector<Key> kMatrix{{words("arrow keys"), words("choose a cell")},
                                {words("Esc"), words("to the view")}};
+const std::vector<Key> kSignatures{{words("↑ ↓"), words("another class")},
+                                   {words("Esc"), words("back to training")}};
 
 QString block(const QString& title, const std::vector<Key>& keys) {
   QString html = QString("<b>%1</b><table cellspacing=0 cellpadding=1>").arg(title);
@@ -89,6 +91,8 @@ QString keysOf(Whereabouts place) {
     case Whereabouts::Naming:
       return block(txt("Naming the clusters"), kNaming) + "<br>" +
              block(txt("Everywhere"), kAlways);
+    case Whereabouts::Signatures:
+      return block(txt("Signatures"), kSignatures) + "<br>" + block(txt("Everywhere"), kAlways);
     case Whereabouts::Matrix:
       return block(txt("Matrix"), kMatrix) + "<br>" + block(txt("Everywhere"), kAlways);
     default:

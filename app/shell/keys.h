@@ -12,6 +12,7 @@ enum class Whereabouts {
   Sampling,
   Accuracy,
   Naming,
+  Signatures,
   Labelling,
   Matrix
 };

@@ -72,6 +72,7 @@ void MainWindow::buildDesks() {
   labelling_ = new LabellingSheet(bench_, book_);
   matrix_ = new MatrixSheet(bench_, book_);
   naming_ = new NamingSheet(bench_);
+  signatures_ = new SignatureSheet(bench_);
   desks_ = new QStackedWidget;
   desks_->setFixedWidth(kDeskWidth);
   for (auto* d : desk_) {
@@ -118,6 +119,7 @@ void MainWindow::buildMiddle() {
   pages_->addWidget(labelling_);
   pages_->addWidget(matrix_);
   pages_->addWidget(naming_);
+  pages_->addWidget(signatures_);
   auto* whole = new QWidget;
   auto* layout = tight<QVBoxLayout>(whole);
   layout->addWidget(trail_);
@@ -214,6 +216,9 @@ void MainWindow::connectSheets() {
   connect(mappingDesk_, &MappingDesk::namingAsked, this, &MainWindow::openNaming);
   connect(shelf_, &Shelf::namingAsked, this, &MainWindow::openNaming);
   connect(naming_, &NamingSheet::leaveAsked, this, [this] { goTo(3); });
+  connect(trainingDesk_, &TrainingDesk::signaturesAsked, this, &MainWindow::openSignatures);
+  connect(trainingDesk_, &TrainingDesk::trainingKnown, signatures_, &SignatureSheet::setTraining);
+  connect(signatures_, &SignatureSheet::leaveAsked, this, [this] { goTo(2); });
   connect(matrix_, &MatrixSheet::leaveAsked, this, [this] { goTo(5); });
   connect(matrix_, &MatrixSheet::pointsAsked, this, [this] {
     goTo(5);
@@ -263,6 +268,7 @@ void MainWindow::takeLook(const QString& look) {
 
 void MainWindow::studyChanged() {
   outlines_->forget();
+  signatures_->forget();
   for (auto* d : desk_) {
     d->leave();
     d->forget();
@@ -361,11 +367,19 @@ void MainWindow::openNaming(const QString& product) {
   naming_->open(product);
 }
 
+void MainWindow::openSignatures(int code) {
+  shelf_->setVisible(false);
+  pages_->setCurrentIndex(kSignatures);
+  pages_->currentWidget()->layout()->activate();
+  signatures_->open(code);
+}
+
 void MainWindow::refresh() {
   if (!bench_.hasStudy()) return;
   if (pages_->currentIndex() == kNaming) naming_->refresh();
   view_->setCrs(bench_.viewCrs());
-  if (pages_->currentIndex() == kWork) desk().refresh();
+  if (pages_->currentIndex() == kSignatures) signatures_->refresh();
+  if (pages_->currentIndex() == kWork || pages_->currentIndex() == kSignatures) desk().refresh();
   pictures_->refresh();
   viewTools_->profiles().refresh();
   updateTrail();
@@ -453,6 +467,7 @@ bool MainWindow::settled() const {
   if (self->bench_.jobs().busy()) return false;
   if (pages_->currentIndex() == kLabelling) return labelling_->ready();
   if (pages_->currentIndex() == kNaming) return naming_->ready();
+  if (pages_->currentIndex() == kSignatures) return signatures_->ready();
   return view_->complete();
 }
 

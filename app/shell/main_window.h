@@ -8,6 +8,7 @@
 #include "desks/mapping/mapping_desk.h"
 #include "desks/mapping/naming_sheet.h"
 #include "desks/scenes/scenes_desk.h"
+#include "desks/training/signature_sheet.h"
 #include "desks/training/training_desk.h"
 #include "shell/find_box.h"
 #include "shell/message_bars.h"
@@ -43,6 +44,7 @@ class MainWindow : public QMainWindow {
   LabellingSheet& labelling() { return *labelling_; }
   MatrixSheet& matrix() { return *matrix_; }
   NamingSheet& naming() { return *naming_; }
+  SignatureSheet& signatures() { return *signatures_; }
   TrainingDesk& training() { return *trainingDesk_; }
   int stage() const { return stage_; }
   void goTo(int stage);
@@ -52,6 +54,8 @@ class MainWindow : public QMainWindow {
   void openMatrix();
   /// The naming board of a product of clusters.
   void openNaming(const QString& product);
+  /// The sheet of signatures, at a class.
+  void openSignatures(int code);
   /// Nothing is running and everything shown has been painted.
   bool settled() const;
   QString notice() const { return noticeBar_->text(); }
@@ -63,7 +67,7 @@ class MainWindow : public QMainWindow {
   void closeEvent(QCloseEvent*) override;
 
  private:
-  enum Page { kWork, kLabelling, kMatrix, kNaming };
+  enum Page { kWork, kLabelling, kMatrix, kNaming, kSignatures };
   static QString stageName(size_t stage);
   void buildDesks();
   QWidget* buildWork();
@@ -129,6 +133,7 @@ class MainWindow : public QMainWindow {
   MatrixSheet* matrix_;
   MappingDesk* mappingDesk_;
   NamingSheet* naming_;
+  SignatureSheet* signatures_;
   NoticeBar* noticeBar_;
   QTimer placeTimer_;
   StudyMenu* studyMenu_;

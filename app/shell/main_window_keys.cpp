@@ -60,6 +60,8 @@ void MainWindow::showKeys() {
   const Whereabouts where = pages_->currentIndex() == kLabelling ? Whereabouts::Labelling
                             : pages_->currentIndex() == kMatrix  ? Whereabouts::Matrix
                             : pages_->currentIndex() == kNaming  ? Whereabouts::Naming
+                            : pages_->currentIndex() == kSignatures
+                                ? Whereabouts::Signatures
                                                                  : static_cast<Whereabouts>(stage_);
   keys_->show(txt("Keys"), keysOf(where));
 }

@@ -73,10 +73,18 @@ class Workbench : public QObject {
 
   void setTraining(const std::vector<TrainingArea>& areas, const std::string& crs,
                    const QString& what);
+  /// What somebody says of a training area; nothing that was made from it changes.
+  void noteArea(size_t area, const std::string& note, bool lookAgain);
+  // Areas kept under a name.
+  void keepTrainingSet(const std::string& name);
+  void dropTrainingSet(const std::string& name);
+  /// They become the training areas, or come beside them.
+  void takeTrainingSet(const std::string& name, bool beside);
   void setLegend(const Legend& legend, const QString& what);
   /// With its training areas.
   void removeClass(int code);
-  /// A class has another code, name or colour; its training areas follow. Nothing where the code is
+  /// A class has another code, name or colour; its training areas follow, and where it has another
+  /// code the sets of areas, named clusters and labels of points too. Nothing where the code is
   /// another class's.
   void changeClass(int code, const LegendClass& as);
   /// Its training areas become those of another, with its name as their subclass where they have
@@ -116,6 +124,8 @@ class Workbench : public QObject {
   void sceneAdded(const QString& id);
   void currentSceneChanged();
   void displayChanged();
+  /// A class has another code; what is kept outside the study follows.
+  void classRenumbered(int from, int to);
   void trouble(const QString& sentence);
   void notice(const QString& sentence);
 
@@ -132,6 +142,8 @@ class Workbench : public QObject {
   void keepOverviews();
   void takeOverview(const QString& raster, const QString& copy);
   void pushTraining(TrainingState after, const QString& what);
+  void renumberRest(int from, int to);
+  void putSets(const std::vector<TrainingSet>& sets, const QString& what);
   void putTraining(const TrainingState& state);
   void putScene(const StudyScene& scene);
   void putOutlines(const std::vector<StudyOutline>& outlines);

@@ -255,6 +255,57 @@ void Workbench::setTraining(const std::vector<TrainingArea>& areas, const std::s
   pushTraining({areas, crs, legendOf(areas, study_->legend), 0}, what);
 }
 
+void Workbench::noteArea(size_t area, const std::string& note, bool lookAgain) {
+  if (area >= study_->training.size()) return;
+  const TrainingState before = {study_->training, study_->trainingCrs, study_->legend,
+                                study_->trainingRevision};
+  TrainingState after = before;
+  after.areas[area].note = note;
+  after.areas[area].lookAgain = lookAgain;
+  undo_.push(new Edit(
+      txt("Note on a training area"), [this, after] { putTraining(after); },
+      [this, before] { putTraining(before); }));
+}
+
+void Workbench::putSets(const std::vector<TrainingSet>& sets, const QString& what) {
+  const auto put = [this](const std::vector<TrainingSet>& these) {
+    study_->trainingSets = these;
+    saved();
+  };
+  undo_.push(new Edit(
+      what, [put, sets] { put(sets); }, [put, before = study_->trainingSets] { put(before); }));
+}
+
+void Workbench::keepTrainingSet(const std::string& name) {
+  auto sets = study_->trainingSets;
+  std::erase_if(sets, [&](const TrainingSet& s) { return s.name == name; });
+  sets.push_back({name, study_->trainingCrs, study_->training});
+  putSets(sets, txt("Keep the areas as %1").arg(q(name)));
+}
+
+void Workbench::dropTrainingSet(const std::string& name) {
+  auto sets = study_->trainingSets;
+  std::erase_if(sets, [&](const TrainingSet& s) { return s.name == name; });
+  putSets(sets, txt("Drop the set %1").arg(q(name)));
+}
+
+void Workbench::takeTrainingSet(const std::string& name, bool beside) {
+  for (const auto& set : study_->trainingSets) {
+    if (set.name != name) continue;
+    if (!beside || study_->training.empty())
+      return setTraining(set.areas, set.crs, txt("Take the areas of %1").arg(q(name)));
+    auto all = study_->training;
+    const CrsChange change(set.crs, study_->trainingCrs);
+    for (auto a : set.areas) {
+      for (auto& ring : a.shape.rings)
+        for (auto& p : ring) change.apply(p);
+      for (auto& p : a.shape.points) change.apply(p);
+      all.push_back(std::move(a));
+    }
+    return setTraining(all, study_->trainingCrs, txt("Add the areas of %1").arg(q(name)));
+  }
+}
+
 void Workbench::setLegend(const Legend& legend, const QString& what) {
   pushTraining({study_->training, study_->trainingCrs, legend, 0}, what);
 }
@@ -275,7 +326,31 @@ void Workbench::changeClass(int code, const LegendClass& as) {
   after.legend.add(as);
   for (auto& a : after.areas)
     if (a.code == code) a.code = as.code, a.className = as.name;
+  if (code == as.code) return pushTraining(after, txt("Change a class"));
+  undo_.beginMacro(txt("Change a class"));
   pushTraining(after, txt("Change a class"));
+  renumberRest(code, as.code);
+  undo_.endMacro();
+}
+
+void Workbench::renumberRest(int from, int to) {
+  const QString what = txt("Change a class");
+  auto sets = study_->trainingSets;
+  for (auto& set : sets)
+    for (auto& a : set.areas)
+      if (a.code == from) a.code = to;
+  if (!sets.empty()) putSets(sets, what);
+  for (const auto& p : study_->products) {
+    if (p.kind != ProductKind::Clusters) continue;
+    ClusterNaming naming;
+    const Json said = p.facts.value("naming", Json::object());
+    for (const auto& [cluster, code] : said.items())
+      naming[std::stoi(cluster)] = code == from ? to : code.get<int>();
+    if (!naming.empty()) nameClusters(q(p.id), naming, what);
+  }
+  undo_.push(new Edit(
+      what, [this, from, to] { Q_EMIT classRenumbered(from, to); },
+      [this, from, to] { Q_EMIT classRenumbered(to, from); }));
 }
 
 void Workbench::mergeClass(int code, int into) {

@@ -407,8 +407,30 @@ void MapView::paintPoints(QPainter& p) {
   }
 }
 
+void MapView::setBrushWidth(double width) {
+  brushWidth_ = width;
+  update();
+}
+
+/// What it covers so far, and how wide it is.
+void MapView::paintBrush(QPainter& p) {
+  const double wide = std::max(2.0, brushWidth_ / scale_);
+  QColor colour = tokens().accent;
+  p.setPen(QPen(colour, 1.4));
+  p.setBrush(Qt::NoBrush);
+  if (inside_) p.drawEllipse(mouse_, wide / 2, wide / 2);
+  if (drawing_.empty()) return;
+  QPainterPath path(toScreen(drawing_[0]));
+  for (const auto& place : drawing_) path.lineTo(toScreen(place));
+  path.lineTo(path.currentPosition() + QPointF(0.01, 0));
+  colour.setAlpha(120);
+  p.setPen(QPen(colour, wide, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
+  p.drawPath(path);
+}
+
 void MapView::paintDrawing(QPainter& p) {
   edit_.paint(p, screenOf());
+  if (tool_ == Tool::Brush) return paintBrush(p);
   if (tool_ != Tool::DrawArea) return;
   QPolygonF line;
   for (const auto& place : drawing_) line << toScreen(place);

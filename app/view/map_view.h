@@ -30,7 +30,8 @@ struct ViewPoint {
 class MapView : public QWidget {
   Q_OBJECT
  public:
-  enum class Tool { Look, DrawArea, Pick };  // Pick: clicks are somebody's, and pin nothing
+  // Pick: clicks are somebody's, and pin nothing. Brush: dragging paints a line.
+  enum class Tool { Look, DrawArea, Pick, Brush };
   /// Front alone; parted by the curtain; back and front side by side at the same place and scale;
   /// or the back one, enlarged, in a round glass at the pointer.
   enum class Mode { Front, Curtain, SideBySide, Loupe };
@@ -55,6 +56,8 @@ class MapView : public QWidget {
   void setEditable(const std::optional<Shape>& shape);
   void setTool(Tool tool);
   Tool tool() const { return tool_; }
+  /// In map units.
+  void setBrushWidth(double width);
   void setEmptyText(const QString& title, const QString& text);
   /// Marks a square of `size` map units around a place (labelling).
   void setMark(Place centre, double size);
@@ -68,6 +71,7 @@ class MapView : public QWidget {
   bool fitted() const { return keepFitted_; }
   Place centre() const { return centre_; }
   double unitsPerPixel() const { return scale_; }
+  const std::vector<ViewPoint>& points() const { return points_; }
   Extent visible() const;
   Place toMap(QPointF p) const;
   /// In the front picture's part of the view.
@@ -84,6 +88,8 @@ class MapView : public QWidget {
   void left();
   void clicked(zp::Place place);
   void areaDrawn(const zp::Ring& ring);
+  /// Where the brush went.
+  void lineBrushed(const zp::Ring& along);
   void shapeEdited(const zp::Shape& shape);
   void deleteAsked();
   void toolChanged();
@@ -124,6 +130,7 @@ class MapView : public QWidget {
   void paintMark(QPainter& p);
   void paintPins(QPainter& p);
   void paintDrawing(QPainter& p);
+  void paintBrush(QPainter& p);
   void paintTitles(QPainter& p);
   void paintTitle(QPainter& p, const Picture& picture, const QRectF& pane, bool atRight);
   void paintCurtain(QPainter& p);
@@ -153,6 +160,7 @@ class MapView : public QWidget {
   std::vector<ViewPoint> points_;
   Tool tool_ = Tool::Look;
   Ring drawing_;
+  double brushWidth_ = 1;
   ShapeEdit edit_;
   QPointF pressed_, mouse_;
   Place pressedCentre_;

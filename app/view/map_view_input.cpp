@@ -13,6 +13,10 @@ void MapView::mousePressEvent(QMouseEvent* e) {
   if (e->button() == Qt::LeftButton && tool_ == Tool::Look &&
       edit_.press(e->position(), screenOf()))
     return;
+  if (e->button() == Qt::LeftButton && tool_ == Tool::Brush) {
+    drawing_ = {toMap(e->position())};
+    return update();
+  }
   pressed_ = e->position();
   pressedHere_ = true;
   pressedCentre_ = centre_;
@@ -25,6 +29,10 @@ void MapView::mouseMoveEvent(QMouseEvent* e) {
   if (edit_.holding()) {
     edit_.drag(toMap(mouse_));
     return update();
+  }
+  if (tool_ == Tool::Brush) {
+    if (!drawing_.empty()) drawing_.push_back(toMap(mouse_));
+    update();
   }
   if (draggingCurtain_) {
     curtainAt_ = std::clamp(mouse_.x() / width(), 0.02, 0.98);
@@ -55,6 +63,11 @@ void MapView::mouseReleaseEvent(QMouseEvent* e) {
     update();
     if (shape) Q_EMIT shapeEdited(*shape);
     return;
+  }
+  if (tool_ == Tool::Brush && e->button() == Qt::LeftButton && !drawing_.empty()) {
+    const Ring along = std::exchange(drawing_, {});
+    update();
+    return Q_EMIT lineBrushed(along);
   }
   if (!pressedHere_) return;
   const bool wasClick = !panning_ && !draggingCurtain_ && e->button() == Qt::LeftButton;

@@ -88,6 +88,7 @@ struct PicturePainter::Source {
   Grid grid;
   std::unique_ptr<BandReader> reader;
   std::unique_ptr<FeatureReader> features;  // of a formula or a learned map
+  std::unique_ptr<MapReader> kept;          // what a learned map does not change
   std::unique_ptr<RasterFile> file;
   bool classes = false;
 
@@ -96,6 +97,11 @@ struct PicturePainter::Source {
     const size_t n = static_cast<size_t>(width) * static_cast<size_t>(height);
     if (p.learned) {
       classify(*p.learned, features->reduced(w, width, height), n, out);
+      if (kept)
+        kept->eachReduced(w, width, height, [&](size_t i, int code) {
+          out.codes[i] = static_cast<uint16_t>(code);
+          if (!out.unlike.empty()) out.unlike[i] = 0;
+        });
     } else if (classes) {
       out.codes.resize(n);
       file->readCodes(1, w, out.codes.data(), width, height);
@@ -205,6 +211,8 @@ PicturePainter::Source& PicturePainter::source(const Picture& p) {
       s->classes = p.kind == Picture::Kind::Classes;
       if (p.learned) {
         s->features = featuresOf(p, p.learned->scope, p.learned->features);
+        if (p.learned->kept)
+          s->kept = std::make_unique<MapReader>(*p.learned->kept, p.learned->scope.grid);
         s->grid = p.learned->scope.grid;
         break;
       }

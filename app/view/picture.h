@@ -10,6 +10,7 @@
 #include "feature/compute_index.h"
 #include "grid/crs.h"
 #include "index/histogram.h"
+#include "index/trusted_map.h"
 #include "legend/legend.h"
 #include "mapping/unlikeness.h"
 #include "mapping/method.h"
@@ -24,6 +25,8 @@ struct LearnedMap {
   std::shared_ptr<const Classifier> classifier;
   /// Hatches what is unlike all training; nullptr: nothing.
   std::shared_ptr<const Unlikeness> unlikeness;
+  /// A map whose classes stay as they are.
+  std::optional<TrustedMap> kept = {};
 };
 
 /// Something the view can show. `key` names its pixels: pictures with the same key look the same.

@@ -4,6 +4,7 @@
 #include "calls.h"
 #include "feature_arguments.h"
 #include "file_step.h"
+#include "kept_arguments.h"
 #include "mapping/cluster_method.h"
 
 namespace zp {
@@ -13,6 +14,7 @@ struct ClusterArguments {
   SceneArguments scene;
   FeatureArguments features;
   OutputArguments output;
+  KeptArguments kept;
   std::string method, clusters, seed, inside;
   std::vector<std::string> settings;
 
@@ -30,8 +32,9 @@ Json runCluster(const ClusterArguments& a, const Progress& progress) {
   Outputs outputs(a.output.replace);
   auto inputs = a.scene.files(scope);
   if (!a.inside.empty()) inputs.push_back(fileOfLayer(a.inside));
-  const auto file = outputs.add(a.output.out, inputs);
   FileStep step("cluster");
+  a.kept.addTo(step, inputs);
+  const auto file = outputs.add(a.output.out, inputs);
   step.scope(scope);
   step.inside(a.inside);
   step["features"] = a.features.lines(scope);
@@ -72,6 +75,7 @@ Call cluster(CLI::App& app) {
   call->add_option("--clusters", a->clusters, "How many; 12 from the start");
   call->add_option("--seed", a->seed, "The same seed gives the same clusters");
   call->add_option("--set", a->settings, settingsHelp(parameters, "methods"));
+  a->kept.addTo(*call);
   call->add_option("--inside", a->inside, "Polygons to cut to: FILE or FILE:LAYER");
   call->callback([a] {
     a->scene.require("cluster");

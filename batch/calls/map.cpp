@@ -4,6 +4,7 @@
 #include "base/text.h"
 #include "calls.h"
 #include "file_step.h"
+#include "kept_arguments.h"
 #include "mapping/model.h"
 #include "training_arguments.h"
 
@@ -16,6 +17,7 @@ struct MapArguments {
   SceneArguments scene;
   TrainingArguments training;
   OutputArguments output;
+  KeptArguments kept;
   std::string method, confidence, unlikeness, heldOut, model, modelOut, subclasses = "together";
   double least = 0;
   std::vector<std::string> settings;
@@ -31,6 +33,8 @@ Json runMap(const MapArguments& a, const Progress& progress) {
   auto inputs = a.scene.files(scope);
   if (!a.training.layer.empty()) inputs.push_back(fileOfLayer(a.training.layer));
   if (!a.model.empty()) inputs.push_back(a.model);
+  FileStep step("map");
+  a.kept.addTo(step, inputs);
   StepFiles files{a.output.out, outputs.add(a.output.out, inputs)};
   const std::pair<const char*, std::string> beside[] = {{"confidence", a.confidence},
                                                         {"unlikeness", a.unlikeness},
@@ -38,7 +42,6 @@ Json runMap(const MapArguments& a, const Progress& progress) {
                                                         {"model", a.modelOut}};
   for (const auto& [what, file] : beside)
     if (!file.empty()) files.beside[what] = outputs.add(file, inputs);
-  FileStep step("map");
   step.scope(scope);
   Model known;
   if (a.model.empty()) {
@@ -92,6 +95,7 @@ Call map(CLI::App& app) {
   call->add_option("--least", a->least,
                    "Pixels for whose class less speaks, 0 to 1, stay without a class")
       ->check(CLI::Range(0.0, 0.999));
+  a->kept.addTo(*call);
   call->add_option("--confidence", a->confidence,
                    "GeoTIFF to write: what speaks for the class of each pixel, 0 to 1");
   call->add_option("--unlikeness", a->unlikeness,

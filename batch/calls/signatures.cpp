@@ -1,4 +1,6 @@
+#include "arguments.h"
 #include "calls.h"
+#include "feature/feature_kind.h"
 #include "training/signature.h"
 #include "training_arguments.h"
 

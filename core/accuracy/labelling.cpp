@@ -62,6 +62,20 @@ std::vector<MapAndReference> Labelling::pairs() const {
   return out;
 }
 
+void Labelling::renumber(int from, int to) {
+  const auto follow = [&](int& code) {
+    if (code == from) code = to;
+  };
+  for (auto& p : points_) {
+    follow(p.mapped);
+    follow(p.reference);
+  }
+  for (auto& change : late_) {
+    follow(change.from);
+    follow(change.to);
+  }
+}
+
 Labelling Labelling::onChangedMap(const std::vector<ValidationPoint>& now) const {
   std::map<int, const ValidationPoint*> byId;
   for (const auto& p : now) byId[p.id] = &p;

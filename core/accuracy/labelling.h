@@ -52,6 +52,8 @@ class Labelling {
   const std::vector<LateChange>& lateChanges() const { return late_; }
 
   std::vector<MapAndReference> pairs() const;
+  /// A class has another code now.
+  void renumber(int from, int to);
   /// The same labels after the map changed: `now` holds the same points with its new classes.
   /// Error when they are other points.
   Labelling onChangedMap(const std::vector<ValidationPoint>& now) const;

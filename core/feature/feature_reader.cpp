@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "base/error.h"
+#include "base/nan.h"
 #include "grid/halo.h"
 
 namespace zp {
@@ -65,6 +66,10 @@ void FeatureReader::keepInside(const Layer& outline) {
     throw Error("“{}” lies outside the scene; choose another outline.", outline.name);
 }
 
+void FeatureReader::keepRest(const TrustedMap& map) {
+  taken_ = std::make_shared<MapReader>(map, grid());
+}
+
 std::vector<const float*> FeatureReader::planesOf(size_t feature, const std::vector<float>& values,
                                                   size_t pixels) const {
   std::vector<const float*> all;
@@ -93,6 +98,10 @@ void FeatureReader::read(Window w, FeatureBlock& block) const {
   if (inside_)
     for (size_t i = 0; i < features_.size(); ++i)
       inside_->keep(w, block.values.data() + i * w.pixels());
+  if (taken_)
+    taken_->each(w, block.taken, [&](size_t pixel, int) {
+      for (size_t i = 0; i < features_.size(); ++i) block.values[i * w.pixels() + pixel] = kNan;
+    });
 }
 
 std::vector<std::vector<float>> FeatureReader::reduced(Window w, int width, int height) const {

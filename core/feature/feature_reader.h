@@ -4,6 +4,7 @@
 
 #include "feature/feature.h"
 #include "index/scope.h"
+#include "index/trusted_map.h"
 #include "outline/scanline.h"
 
 namespace zp {
@@ -19,6 +20,7 @@ struct FeatureBlock {
 
   // What it is computed from; used again by the next block.
   std::vector<float> planes, wide;
+  BandBlock taken;
 };
 
 /// Reads features together, on the grid of a scope. A band that several of them need is read once;
@@ -35,6 +37,9 @@ class FeatureReader {
   /// From now on pixels whose centre lies in none of the polygons (in the grid's system) have no
   /// values. Error when none lies inside.
   void keepInside(const Layer& outline);
+  /// From now on pixels that have a class in a map, one that counts, have no values. Error: no class
+  /// map.
+  void keepRest(const TrustedMap& map);
 
   const Grid& grid() const { return reader_->grid(); }
   const Features& features() const { return features_; }
@@ -57,6 +62,7 @@ class FeatureReader {
   bool planesAlone_ = false;  // every feature is the plane of its place
   std::shared_ptr<BandReader> reader_;
   std::shared_ptr<const InsideMask> inside_;
+  std::shared_ptr<const MapReader> taken_;
 };
 
 }  // namespace zp

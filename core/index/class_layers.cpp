@@ -23,9 +23,7 @@ std::vector<BandSource> firstBands(const std::vector<Scene>& layers) {
 
 Legend legendsOf(const std::vector<std::filesystem::path>& maps) {
   Legend all;
-  for (const auto& m : maps)
-    for (const auto& c : legendOf(RasterFile(m)).classes)
-      if (all.find(c.code) == nullptr) all.add(c);
+  for (const auto& m : maps) all.addMissing(legendOf(RasterFile(m)));
   return all;
 }
 

@@ -68,6 +68,11 @@ void Legend::addMissing(int code, const std::string& name) {
   add(std::move(c));
 }
 
+void Legend::addMissing(const Legend& other) {
+  for (const auto& c : other.classes)
+    if (find(c.code) == nullptr) add(c);
+}
+
 int Legend::firstFreeCode() const {
   int code = 1;
   while (find(code) != nullptr) ++code;

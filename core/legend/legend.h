@@ -44,6 +44,8 @@ struct Legend {
   LegendClass& add(LegendClass c);
   /// Adds what is missing, with suggested colours; names that are there already stay.
   void addMissing(int code, const std::string& name);
+  /// The classes of another whose codes are not there yet.
+  void addMissing(const Legend& other);
   int firstFreeCode() const;
   int highestCode() const { return classes.empty() ? 0 : classes.back().code; }
 };

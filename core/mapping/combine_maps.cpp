@@ -7,26 +7,26 @@ namespace zp {
 namespace {
 
 /// For each code whether it counts.
-std::vector<char> counting(const std::set<int>& classes) {
-  std::vector<char> counts(65536, classes.empty() ? 1 : 0);
-  for (const int c : classes) counts[static_cast<size_t>(c)] = 1;
-  counts[0] = 0;
+std::vector<char> counting(const TrustedMap& map) {
+  std::vector<char> counts(65536);
+  for (int code = 0; code < 65536; ++code) counts[static_cast<size_t>(code)] = map.counts(code);
   return counts;
 }
 
 }  // namespace
 
 std::vector<size_t> combineMaps(const std::vector<TrustedMap>& maps,
-                                const std::filesystem::path& temporary, const Progress& progress) {
+                                const std::filesystem::path& temporary, const Progress& progress,
+                                const std::optional<Grid>& grid) {
   if (maps.size() < 2) throw Error("Combining takes two class maps or more.");
   std::vector<std::filesystem::path> files;
   std::vector<std::vector<char>> counts;
   for (const auto& m : maps) {
     files.push_back(m.file);
-    counts.push_back(counting(m.classes));
+    counts.push_back(counting(m));
   }
   const auto layers = classLayers(files);
-  const BandReader reader(layers[0].grid, firstBands(layers));
+  const BandReader reader(grid.value_or(layers[0].grid), firstBands(layers));
   const Legend legend = legendsOf(files);
   struct Block {
     BandBlock in;

@@ -30,8 +30,11 @@ RasterSpec confidenceSpec(const Grid& grid) {
 }  // namespace
 
 void makeMap(const FeatureReader& reader, const PixelCoder& coder, const Legend& legend,
-             const std::filesystem::path& temporary, const Progress& progress) {
+             const std::filesystem::path& temporary, const Progress& progress,
+             const TrustedMap* kept) {
   requireFeatures(reader, coder);
+  std::optional<MapReader> before;
+  if (kept != nullptr) before.emplace(*kept, reader.grid());
   RasterWriter writer(temporary, classMapSpec(reader.grid(), legend, "classes"));
   forEachBlock<MapBlock>(
       reader.windows(), progress,
@@ -39,6 +42,10 @@ void makeMap(const FeatureReader& reader, const PixelCoder& coder, const Legend&
         reader.read(w, b);
         b.codes.resize(w.pixels());
         coder.classify(b.pointers(), w.pixels(), b.codes.data());
+        if (before)
+          before->each(w, b.taken, [&](size_t pixel, int code) {
+            b.codes[pixel] = static_cast<uint16_t>(code);
+          });
       },
       [&](MapBlock& b) { writer.writeCodes(1, b.window, b.codes); });
   writer.finish();

@@ -32,7 +32,24 @@ const TypeFacts& factsOf(NumberType type) {
   throw Error("A scene is written as byte, uint16, int16 or float32.");
 }
 
-RasterSpec rasterSpec(const Grid& grid, const SceneSpec& scene) {
+/// Values as stored numbers; NaN stays.
+size_t toStored(const SceneSpec& spec, std::vector<float>& values) {
+  if (spec.type == NumberType::Float32) return 0;
+  const TypeFacts& type = factsOf(spec.type);
+  size_t lost = 0;
+  for (float& v : values) {
+    if (std::isnan(v)) continue;
+    const double stored = std::nearbyint((static_cast<double>(v) - spec.offset) / spec.scale);
+    const bool fits = stored >= type.low && stored <= type.high;
+    v = fits ? static_cast<float>(stored) : std::numeric_limits<float>::quiet_NaN();
+    lost += fits ? 0 : 1;
+  }
+  return lost;
+}
+
+}  // namespace
+
+RasterSpec rasterSpecOf(const Grid& grid, const SceneSpec& scene) {
   RasterSpec spec;
   spec.grid = grid;
   spec.type = scene.type;
@@ -51,23 +68,6 @@ RasterSpec rasterSpec(const Grid& grid, const SceneSpec& scene) {
   if (!scene.date.empty()) spec.metadata["date"] = scene.date;
   return spec;
 }
-
-/// Values as stored numbers; NaN stays.
-size_t toStored(const SceneSpec& spec, std::vector<float>& values) {
-  if (spec.type == NumberType::Float32) return 0;
-  const TypeFacts& type = factsOf(spec.type);
-  size_t lost = 0;
-  for (float& v : values) {
-    if (std::isnan(v)) continue;
-    const double stored = std::nearbyint((static_cast<double>(v) - spec.offset) / spec.scale);
-    const bool fits = stored >= type.low && stored <= type.high;
-    v = fits ? static_cast<float>(stored) : std::numeric_limits<float>::quiet_NaN();
-    lost += fits ? 0 : 1;
-  }
-  return lost;
-}
-
-}  // namespace
 
 SceneSpec specLike(const Scene& scene, const std::vector<size_t>& bands) {
   SceneSpec spec;
@@ -91,7 +91,7 @@ size_t makeScene(const BandReader& reader, const SceneSpec& spec,
     std::vector<std::vector<float>> out;
     size_t lost = 0;
   };
-  RasterWriter writer(temporary, rasterSpec(reader.grid(), spec));
+  RasterWriter writer(temporary, rasterSpecOf(reader.grid(), spec));
   size_t lost = 0;
   forEachBlock<Block>(
       reader.windows(), progress,

@@ -2,6 +2,7 @@
 #include <functional>
 
 #include "base/progress.h"
+#include "grid/raster_writer.h"
 #include "scene/band_reader.h"
 
 namespace zp {
@@ -18,6 +19,9 @@ struct SceneSpec {
 
 /// A spec for some bands of a scene.
 SceneSpec specLike(const Scene& scene, const std::vector<size_t>& bands = {});
+
+/// How the file of such a scene is written, so that openScene reads it back.
+RasterSpec rasterSpecOf(const Grid& grid, const SceneSpec& scene);
 
 /// What becomes of a block: `in` has the reader's bands over a window wider by the halo, `out` as
 /// many values a band of the spec.

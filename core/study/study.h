@@ -71,6 +71,7 @@ class Study {
   std::vector<TrainingArea> training;  // in trainingCrs
   std::string trainingCrs;
   int trainingRevision = 1;
+  std::vector<TrainingSet> trainingSets;
   std::vector<StudyScene> scenes;
   std::vector<StudyOutline> outlines;
   std::optional<DeliveryGrid> delivery;

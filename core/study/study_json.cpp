@@ -34,13 +34,11 @@ Json Study::toJson() const {
                              {"filled", o.filled},
                              {"width", o.width},
                              {"label", o.label}});
-  Json areas = Json::array();
-  for (const auto& a : training)
-    areas.push_back({{"code", a.code},
-                     {"class", a.className},
-                     {"subclass", a.subclass},
-                     {"shape", shapeJson(a.shape)}});
-  j["training"] = {{"crs", trainingCrs}, {"revision", trainingRevision}, {"areas", areas}};
+  j["training"] = {
+      {"crs", trainingCrs}, {"revision", trainingRevision}, {"areas", zp::toJson(training)}};
+  for (const auto& set : trainingSets)
+    j["training"]["sets"].push_back(
+        {{"name", set.name}, {"crs", set.crs}, {"areas", zp::toJson(set.areas)}});
   if (delivery)
     j["delivery_grid"] = {{"system", crsName(delivery->crs)},
                           {"origin", {delivery->origin.x, delivery->origin.y}},
@@ -103,9 +101,10 @@ void Study::readRest(const Json& j) {
   const Json& t = j.at("training");
   trainingCrs = t.value("crs", "");
   trainingRevision = t.value("revision", 1);
-  for (const auto& a : t.at("areas"))
-    training.push_back(
-        {a.at("code"), a.value("class", ""), a.value("subclass", ""), shapeFrom(a.at("shape"))});
+  training = trainingAreasFrom(t.at("areas"));
+  for (const auto& set : t.value("sets", Json::array()))
+    trainingSets.push_back(
+        {set.at("name"), set.value("crs", ""), trainingAreasFrom(set.at("areas"))});
   if (j.contains("place") && j["place"].is_object()) place = j["place"];
   for (const char* count : {"highest-s", "highest-p", "highest-o", "training-revisions",
                             "scene-revisions", "delivery-revisions"})

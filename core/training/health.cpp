@@ -155,13 +155,13 @@ std::vector<ClassHealth> healthOf(const Samples& samples, const SignatureSet& se
 }
 
 std::vector<double> shapeOf(const Samples& samples, const Signature& s, size_t feature,
-                            size_t bars) {
+                            size_t bars, std::optional<size_t> area) {
   const auto f = static_cast<Eigen::Index>(feature);
   const double sd = s.sd()[f], low = s.mean[f] - 3 * sd;
   if (!(sd > 0)) return {};
   std::vector<double> shape(bars);
   for (size_t i = 0; i < samples.size(); ++i) {
-    if (samples.codes[i] != s.code) continue;
+    if (samples.codes[i] != s.code || (area && samples.areas[i] != *area)) continue;
     const double at = (static_cast<double>(samples.sample(i)[feature]) - low) / (6 * sd) *
                       static_cast<double>(bars);
     if (at >= 0 && at < static_cast<double>(bars)) ++shape[static_cast<size_t>(at)];

@@ -1,4 +1,5 @@
 #pragma once
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -30,8 +31,9 @@ std::vector<ClassHealth> healthOf(const Samples& samples, const SignatureSet& se
 
 /// How many samples of a class lie in each part of the range of a feature, mean ± 3 spreads of the
 /// class, the highest being 1; empty for a class without spread.
+/// `area`: of the samples of that training area alone.
 std::vector<double> shapeOf(const Samples& samples, const Signature& signature, size_t feature,
-                            size_t bars);
+                            size_t bars, std::optional<size_t> area = {});
 
 /// Two classes and how well they can be told apart.
 struct ConfusablePair {

@@ -6,29 +6,84 @@
 #include <map>
 
 #include "base/error.h"
+#include "base/text.h"
+#include "outline/shape_json.h"
 
 namespace zp {
 
+namespace {
+
+/// Of the class with this name; the next free one for a name that is new.
+int codeOf(const std::string& name, Legend& names) {
+  if (name.empty()) throw Error("A shape has no class name; choose another field.");
+  for (const auto& c : names.classes)
+    if (lowered(c.name) == lowered(name)) return c.code;
+  const int code = names.firstFreeCode();
+  names.addMissing(code, name);
+  return code;
+}
+
+}  // namespace
+
+std::vector<FoundClass> foundClasses(const std::vector<TrainingArea>& areas, const Legend& known) {
+  std::map<int, FoundClass> found;
+  for (const auto& a : areas) {
+    const auto* c = known.find(a.code);
+    auto& one = found.try_emplace(a.code, FoundClass{a.code, a.className, 0, c != nullptr})
+                    .first->second;
+    if (c != nullptr) one.name = c->name;
+    ++one.shapes;
+  }
+  std::vector<FoundClass> all;
+  for (auto& [code, one] : found) all.push_back(std::move(one));
+  return all;
+}
+
+Json toJson(const std::vector<TrainingArea>& areas) {
+  Json json = Json::array();
+  for (const auto& a : areas) {
+    json.push_back({{"code", a.code},
+                    {"class", a.className},
+                    {"subclass", a.subclass},
+                    {"shape", shapeJson(a.shape)}});
+    if (!a.note.empty()) json.back()["note"] = a.note;
+    if (a.lookAgain) json.back()["look_again"] = true;
+  }
+  return json;
+}
+
+std::vector<TrainingArea> trainingAreasFrom(const Json& json) {
+  std::vector<TrainingArea> areas;
+  for (const auto& a : json)
+    areas.push_back({a.at("code"), a.value("class", ""), a.value("subclass", ""),
+                     shapeFrom(a.at("shape")), a.value("note", ""), a.value("look_again", false)});
+  return areas;
+}
+
 std::vector<TrainingArea> readTrainingAreas(const std::string& name, const TrainingFields& fields,
-                                            const std::string& crs) {
+                                            const std::string& crs, const Legend& known) {
   if (crs.empty())
     throw Error(
         "The scene has no reference system, so training areas cannot be placed on it; give "
         "it one first.");
   const Layer layer = readLayer(name, crs);
   const auto& t = layer.table;
-  const size_t code = t.column(fields.code);
+  if (fields.code.empty() && fields.name.empty())
+    throw Error("Choose the field with the class code or the class name.");
   const auto optional = [&](const std::string& column) {
     return column.empty() ? t.columns.size() : t.column(column);
   };
-  const size_t className = optional(fields.name), subclass = optional(fields.subclass);
+  const size_t code = optional(fields.code), className = optional(fields.name),
+               subclass = optional(fields.subclass);
+  Legend names = known;
   std::vector<TrainingArea> areas;
   for (size_t r = 0; r < t.rows.size(); ++r) {
     if (layer.shapes[r].rings.empty() && layer.shapes[r].points.empty()) continue;
     const auto& row = t.rows[r];
     TrainingArea a;
-    a.code = classCode(row[code], fmt::format("row {} of “{}”", r + 1, name));
     if (className < row.size()) a.className = row[className];
+    a.code = code < row.size() ? classCode(row[code], fmt::format("row {} of “{}”", r + 1, name))
+                               : codeOf(a.className, names);
     if (subclass < row.size()) a.subclass = row[subclass];
     a.shape = layer.shapes[r];
     areas.push_back(std::move(a));
@@ -42,9 +97,9 @@ Layer toLayer(const std::vector<TrainingArea>& areas, const std::string& crs) {
   Layer layer;
   layer.name = "training";
   layer.crs = crs;
-  layer.table.columns = {"code", "class", "subclass"};
+  layer.table.columns = {"code", "class", "subclass", "note"};
   for (const auto& a : areas) {
-    layer.table.rows.push_back({std::to_string(a.code), a.className, a.subclass});
+    layer.table.rows.push_back({std::to_string(a.code), a.className, a.subclass, a.note});
     layer.shapes.push_back(a.shape);
   }
   return layer;
@@ -78,6 +133,7 @@ void resolveRow(int row, const std::vector<Run>& spans, LabelledPixels& out) {
     const auto length = static_cast<size_t>(edges[i + 1] - edges[i]);
     if (conflict) {
       out.conflicts += length;
+      out.claimedTwice.push_back({row, edges[i], edges[i + 1]});
     } else if (code != 0) {
       out.pixels += length;
       out.runs.push_back({row, edges[i], edges[i + 1], code, area});

@@ -12,6 +12,11 @@ LabelBook::LabelBook(Workbench& bench) : bench_(bench) {
     if (bench_.hasStudy()) load();
   });
   connect(&bench_, &Workbench::changed, this, [this] { load(); });
+  connect(&bench_, &Workbench::classRenumbered, this, [this](int from, int to) {
+    if (!load()) return;
+    labelling_.renumber(from, to);
+    changed();
+  });
 }
 
 const Product* LabelBook::product() const {

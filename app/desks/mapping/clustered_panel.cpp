@@ -36,6 +36,8 @@ ClusteredPanel::ClusteredPanel(Workbench& bench) : Panel(bench), howManyJob_(thi
     howMany_->setVisible(!howMany_->isVisible());
     askHowMany();
   });
+  kept_ = new KeptClasses("cluster", bench);
+  box()->addWidget(kept_);
   inside_ = new QCheckBox(txt("Inside the study area only"));
   inside_->setObjectName("clusterInside");
   box()->addWidget(inside_, 0, Qt::AlignLeft);
@@ -63,6 +65,7 @@ ClusteredPanel::ClusteredPanel(Workbench& bench) : Panel(bench), howManyJob_(thi
   });
   connect(features_, &FeaturesPanel::changed, this, &ClusteredPanel::offerMethod);
   connect(features_, &FeaturesPanel::trouble, this, &ClusteredPanel::trouble);
+  connect(kept_, &KeptClasses::changed, this, &ClusteredPanel::changed);
   connect(method_, &MethodChoice::changed, this, &ClusteredPanel::offerMethod);
 }
 
@@ -131,11 +134,13 @@ void ClusteredPanel::forget() {
   howManyOf_.clear();
   features_->forget();
   method_->forget();
+  kept_->forget();
 }
 
 void ClusteredPanel::refresh() {
   inside_->setVisible(!bench_.studyAreaId().empty());
   features_->refresh();
+  kept_->refresh();
   tellNewest();
   offerMethod();
 }
@@ -183,6 +188,7 @@ Json ClusteredPanel::step() const {
   step["do"] = "cluster";
   step["method"] = method_->chosen().id;
   if (const Json values = method_->values(); !values.empty()) step["settings"] = values;
+  kept_->addTo(step);
   if (const auto area = bench_.studyAreaId(); inside_->isChecked() && !area.empty())
     step["inside"] = area;
   step["name"] = txt("Clusters, %1").arg(txt(method_->chosen().title)).toStdString();

@@ -2,6 +2,7 @@
 #include "background/latest.h"
 #include "charts/number_chart.h"
 #include "desks/mapping/features_panel.h"
+#include "desks/mapping/kept_classes.h"
 #include "desks/mapping/method_choice.h"
 #include "desks/panel.h"
 
@@ -35,6 +36,7 @@ class ClusteredPanel : public Panel {
 
   FeaturesPanel* features_;
   MethodChoice* method_;
+  KeptClasses* kept_;
   QCheckBox* inside_;
   Latest howManyJob_;
   QString howManyOf_;  // what the chart stands for; empty while it is closed

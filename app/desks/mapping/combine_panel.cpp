@@ -9,9 +9,7 @@ CombinePanel::CombinePanel(Workbench& bench) : Panel(bench) {
   first_->setObjectName("combineFirst");
   second_ = new LongChoice;
   second_->setObjectName("combineSecond");
-  keep_ = new QListWidget;
-  keep_->setObjectName("combineKeep");
-  keep_->setAccessibleName(txt("Classes of the first map that count"));
+  keep_ = new ClassTicks("combineKeep", txt("Classes of the first map that count"));
   compare_ = quietButton(txt("Where they disagree"));
   compare_->setObjectName("disagreement");
   said_ = secondLabel("");
@@ -26,7 +24,7 @@ CombinePanel::CombinePanel(Workbench& bench) : Panel(bench) {
   for (auto* choice : {first_, second_})
     connect(choice, &QComboBox::activated, choice, [choice] { choice->setProperty("own", true); });
   connect(first_, &QComboBox::activated, this, [this] {
-    fillClasses();
+    keep_->show(bench_.study(), bench_.study().product(first()));
     Q_EMIT changed();
   });
   connect(second_, &QComboBox::activated, this, &CombinePanel::changed);
@@ -41,17 +39,8 @@ void CombinePanel::forget() {
   }
 }
 
-/// The newest first.
-std::vector<const Product*> CombinePanel::maps() const {
-  std::vector<const Product*> all;
-  const auto& products = bench_.study().products;
-  for (auto p = products.rbegin(); p != products.rend(); ++p)
-    if (p->kind == ProductKind::ClassMap) all.push_back(&*p);
-  return all;
-}
-
 void CombinePanel::refresh() {
-  const auto all = maps();
+  const auto all = classMapsOf(bench_.study());
   int usual = 0;
   for (auto* choice : {first_, second_}) {
     const QString before = choice->currentData().toString();
@@ -60,29 +49,9 @@ void CombinePanel::refresh() {
     const int kept = choice->property("own").toBool() ? choice->findData(before) : -1;
     choice->setCurrentIndex(kept >= 0 ? kept : std::min(usual++, choice->count() - 1));
   }
-  fillClasses();
+  keep_->show(bench_.study(), bench_.study().product(first()));
   tellNewest();
   Q_EMIT changed();
-}
-
-/// Those that were ticked stay so while the map is the same.
-void CombinePanel::fillClasses() {
-  const QSignalBlocker quiet(keep_);
-  const bool same = keep_->property("of").toString() == q(first()) && keep_->count() > 0;
-  const QStringList ticked = tickedIn(*keep_);
-  keep_->setProperty("of", q(first()));
-  keep_->clear();
-  const Product* map = bench_.study().product(first());
-  if (map == nullptr) return fitHeight(keep_);
-  for (const auto& c : map->facts.value("classes", Json::array())) {
-    const int code = c.at("code");
-    const auto* known = bench_.study().legend.find(code);
-    auto* item = tickItem(q(c.at("name").get<std::string>()), QString::number(code),
-                          !same || ticked.contains(QString::number(code)));
-    item->setIcon(swatch(known == nullptr ? tokens().second : toQt(known->colour)));
-    keep_->addItem(item);
-  }
-  fitHeight(keep_);
 }
 
 Panel::Heading CombinePanel::heading() const {
@@ -90,19 +59,15 @@ Panel::Heading CombinePanel::heading() const {
 }
 
 QString CombinePanel::missing() const {
-  if (maps().size() < 2) return txt("There are fewer than two class maps yet.");
+  if (classMapsOf(bench_.study()).size() < 2) return txt("There are fewer than two class maps yet.");
   if (first() == second()) return txt("Choose two different maps.");
-  if (tickedIn(*keep_).isEmpty()) return txt("Tick a class of the first map.");
+  if (keep_->none()) return txt("Tick a class of the first map.");
   return {};
 }
 
 Json CombinePanel::step() const {
   Json step = {{"do", "combine"}, {"maps", {first(), second()}}};
-  const QStringList ticked = tickedIn(*keep_);
-  if (ticked.size() < keep_->count()) {
-    step["keep"] = Json::array();
-    for (const auto& code : ticked) step["keep"].push_back(code.toInt());
-  }
+  if (const Json codes = keep_->codes(); !codes.empty()) step["keep"] = codes;
   step["name"] = txt("%1 and %2").arg(first_->currentText(), second_->currentText()).toStdString();
   return step;
 }

@@ -1,5 +1,5 @@
 #pragma once
-#include "desks/panel.h"
+#include "desks/mapping/class_ticks.h"
 
 namespace zp {
 
@@ -19,15 +19,13 @@ class CombinePanel : public Panel {
   bool offersBeside() const override { return missing().isEmpty(); }
 
  private:
-  std::vector<const Product*> maps() const;
-  void fillClasses();
   void compare();
   void tellNewest();
   std::string first() const { return first_->currentData().toString().toStdString(); }
   std::string second() const { return second_->currentData().toString().toStdString(); }
 
   QComboBox *first_, *second_;
-  QListWidget* keep_;
+  ClassTicks* keep_;
   QPushButton* compare_;
   QLabel* said_;
 };

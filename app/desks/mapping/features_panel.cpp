@@ -5,6 +5,16 @@
 #include "study/study_scope.h"
 
 namespace zp {
+namespace {
+
+/// Of segments the means are chosen from the start (mapping/segments.h), of anything else all bands.
+bool isUsual(const Study& study, const StudyScene& scene, size_t band) {
+  const Product* made = study.product(scene.product);
+  if (made == nullptr || made->step.value("do", "") != "segments") return true;
+  return band % 2 == 0 && band + 2 < scene.scene.bands.size();
+}
+
+}  // namespace
 
 FeaturesPanel::FeaturesPanel(Workbench& bench) : Panel(bench) {
   auto* flow = new QWidget;
@@ -72,7 +82,8 @@ void FeaturesPanel::refresh() {
     added_.clear();
     chosenGroups_.erase("scene-" + q(s->id));
     bands_.clear();
-    for (size_t b = 0; b < s->scene.bands.size(); ++b) bands_.insert(b);
+    for (size_t b = 0; b < s->scene.bands.size(); ++b)
+      if (isUsual(bench_.study(), *s, b)) bands_.insert(b);
   }
   std::erase_if(bands_, [&](size_t b) { return b >= s->scene.bands.size(); });
   // A layer may have gone, or be called otherwise now.

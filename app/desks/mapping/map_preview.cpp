@@ -1,5 +1,7 @@
 #include "desks/mapping/map_preview.h"
 
+#include "base/error.h"
+#include "legend/class_map.h"
 #include "look/look.h"
 #include "mapping/derived.h"
 
@@ -16,6 +18,16 @@ QString sourceOf(const Study& study, const Json& step) {
     revisions.push_back(study.revisionOf(id));
   of["revisions"] = revisions;
   return q(of.dump());
+}
+
+/// What the method leaves as it is. Error: the map is gone.
+std::optional<TrustedMap> keptOf(const Study& study, const Json& step) {
+  if (!step.contains("kept")) return {};
+  const Product* map = study.product(step["kept"].get<std::string>());
+  if (map == nullptr) throw Error("The map whose classes are kept is gone; choose another.");
+  TrustedMap kept{map->file, {}};
+  for (const int code : step.value("kept_classes", std::vector<int>())) kept.classes.insert(code);
+  return kept;
 }
 
 }  // namespace
@@ -42,6 +54,9 @@ void MapPreview::ask(const Study& study, const Json& step) {
   Json plan = step;
   plan.erase("least");
   plan.erase("name");
+  kept_ = keptOf(study, plan);
+  plan.erase("kept");
+  plan.erase("kept_classes");
   const QString samplesOf = sourceOf(study, step), planOf = samplesOf + q(plan.dump()),
                 asked = samplesOf + q(step.dump());
   if (asked == asked_) return;
@@ -97,8 +112,9 @@ Picture MapPreview::picture(std::shared_ptr<const Unlikeness> hatched) {
   p.title = q(shown_.at("name").get<std::string>());
   p.detail = hatched == nullptr ? txt("preview") : txt("preview, hatched where it is a guess");
   p.legend = now.model.legend;
+  if (kept_) p.legend.addMissing(legendOf(RasterFile(kept_->file)));
   p.learned = std::make_shared<const LearnedMap>(
-      LearnedMap{now.features.scope, now.features.features, classifier, std::move(hatched)});
+      LearnedMap{now.features.scope, now.features.features, classifier, std::move(hatched), kept_});
   QString scenes;
   for (const auto& one : now.features.scope.scenes) scenes += sceneKey(one.scene) + ",";
   p.key = QString("m/%1/%2").arg(scenes).arg(++count_);

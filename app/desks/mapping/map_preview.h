@@ -46,6 +46,7 @@ class MapPreview : public QObject {
 
   Latest learning_, checking_, doubting_;
   Json shown_;     // the step that is seen
+  std::optional<TrustedMap> kept_;
   QString asked_;  // the last question
   std::shared_ptr<const Learned> known_;
   // Of what is known; nothing while it is not found out.

@@ -3,6 +3,7 @@
 #include "desks/mapping/clustered_panel.h"
 #include "desks/mapping/combine_panel.h"
 #include "desks/mapping/mapped_areas.h"
+#include "desks/mapping/segments_panel.h"
 #include "desks/mapping/tidy_panel.h"
 #include "desks/mapping/touch_up_panel.h"
 #include "desks/mapping/trained_panel.h"
@@ -12,12 +13,16 @@ namespace zp {
 
 MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, txt("Mapping")) {
   nameScene();
-  addPage(new TrainedPanel(bench, view), "trainedMap", txt("Trained"));
+  auto* trained = new TrainedPanel(bench, view);
+  addPage(trained, "trainedMap", txt("Trained"));
   auto* clustered = new ClusteredPanel(bench);
   addPage(clustered, "clusteredMap", txt("Clustered"));
+  auto* segments = new SegmentsPanel(bench);
+  addPage(segments, "segmentsPage", txt("Segments"));
   addPage(new TidyPanel(bench), "tidyPage", txt("Tidy"));
   addPage(new CombinePanel(bench), "combinePage", txt("Combine"));
   addPage(new TouchUpPanel(bench, view), "touchUpPage", txt("By hand"));
+  connect(segments, &SegmentsPanel::mapAsked, this, [this, trained] { showPage(trained); });
   connect(clustered, &ClusteredPanel::namingAsked, this, &MappingDesk::namingAsked);
 }
 

@@ -10,10 +10,7 @@ TidyPanel::TidyPanel(Workbench& bench) : Panel(bench) {
   map_->setObjectName("tidyMap");
   settings_ = new SettingsPanel;
   settings_->offer(tidyParameters(), {{"smallest", 5}}, {});
-  QString html;
-  for (const auto& p : tidyParameters())
-    html += QString("<p><b>%1</b> %2</p>").arg(txt(p.title) + ":", txt(p.about));
-  auto* explanation = new Paragraph(html);
+  auto* explanation = parameterParagraph(tidyParameters());
   explanation->opener()->setObjectName("explain-tidy");
   auto* title = new QHBoxLayout;
   title->addWidget(sectionLabel(txt("What goes")));

@@ -1,5 +1,9 @@
 #include "desks/mapping/touch_up_panel.h"
 
+#include "grid/crs.h"
+#include "mapping/patch_at.h"
+#include "outline/brush.h"
+
 namespace zp {
 
 TouchUpPanel::TouchUpPanel(Workbench& bench, MapView& view) : Panel(bench), view_(view) {
@@ -14,6 +18,18 @@ TouchUpPanel::TouchUpPanel(Workbench& bench, MapView& view) : Panel(bench), view
   draw_ = chip(txt("Draw area"));
   draw_->setObjectName("touchUpDraw");
   draw_->setIcon(icon("area"));
+  brush_ = chip(txt("Brush"));
+  brush_->setObjectName("touchUpBrush");
+  patch_ = chip(txt("Patch"));
+  patch_->setObjectName("touchUpPatch");
+  patch_->setToolTip(txt("A click takes the whole patch of one class"));
+  width_ = new QSpinBox;
+  width_->setObjectName("touchUpWidth");
+  width_->setRange(1, 200);
+  width_->setValue(5);
+  width_->setSuffix(txt(" pixels"));
+  width_->setAccessibleName(txt("Width of the brush"));
+  width_->hide();
   out_ = linkButton(txt("Take out"));
   out_->setObjectName("touchUpOut");
   list_ = plainTable({txt("Becomes"), txt("where it is")});
@@ -22,29 +38,86 @@ TouchUpPanel::TouchUpPanel(Workbench& bench, MapView& view) : Panel(bench), view
   box()->addWidget(fieldRow(txt("Map"), {map_}));
   box()->addWidget(fieldRow(txt("Becomes"), {becomes_}));
   box()->addWidget(fieldRow(txt("Where it is"), {only_}));
-  box()->addWidget(wrapping({draw_, out_}));
+  box()->addWidget(wrapping({draw_, brush_, patch_, width_, out_}));
   box()->addWidget(list_);
   box()->addStretch();
   connect(map_, &QComboBox::activated, this, [this] {
     fillList();
     Q_EMIT changed();
   });
-  connect(draw_, &QPushButton::clicked, this, [this](bool on) {
-    if (on && map_->count() > 0) Q_EMIT productAsked(q(mapId()));  // what is drawn on is seen
-    view_.setTool(on ? MapView::Tool::DrawArea : MapView::Tool::Look);
-  });
+  for (const auto& [button, tool] : tools())
+    connect(button, &QPushButton::clicked, this, [this, tool = tool](bool on) {
+      if (on && map_->count() > 0) Q_EMIT productAsked(q(mapId()));  // what is drawn on is seen
+      tellBrush();
+      view_.setTool(on ? tool : MapView::Tool::Look);
+    });
+  connect(width_, &QSpinBox::valueChanged, this, &TouchUpPanel::tellBrush);
   connect(out_, &QPushButton::clicked, this, &TouchUpPanel::takeOut);
   connect(list_, &QTableWidget::itemSelectionChanged, this, [this] {
     out_->setVisible(!list_->selectedItems().isEmpty());
     Q_EMIT overlayChanged();
   });
-  connect(&view_, &MapView::areaDrawn, this, &TouchUpPanel::drawn);
-  connect(&view_, &MapView::toolChanged, this,
-          [this] { draw_->setChecked(isVisible() && view_.tool() == MapView::Tool::DrawArea); });
+  connect(&view_, &MapView::areaDrawn, this,
+          [this](const Ring& ring) { add({{ring}, {}}, view_.crs()); });
+  connect(&view_, &MapView::lineBrushed, this, [this](const Ring& along) {
+    if (isVisible()) guarded([&] { add(brushed(along, brushWidth()), view_.crs()); });
+  });
+  connect(&view_, &MapView::clicked, this, &TouchUpPanel::takePatch);
+  connect(&view_, &MapView::toolChanged, this, [this] {
+    for (const auto& [button, tool] : tools())
+      button->setChecked(isVisible() && view_.tool() == tool);
+    width_->setVisible(brush_->isChecked());
+  });
 }
 
 void TouchUpPanel::leave() {
-  if (draw_->isChecked()) view_.setTool(MapView::Tool::Look);
+  for (const auto& [button, tool] : tools())
+    if (button->isChecked()) view_.setTool(MapView::Tool::Look);
+}
+
+std::array<std::pair<QPushButton*, MapView::Tool>, 3> TouchUpPanel::tools() const {
+  return {{{draw_, MapView::Tool::DrawArea},
+           {brush_, MapView::Tool::Brush},
+           {patch_, MapView::Tool::Pick}}};
+}
+
+void TouchUpPanel::guarded(const std::function<void()>& action) {
+  try {
+    Q_EMIT trouble("");
+    action();
+  } catch (const std::exception& e) {
+    Q_EMIT trouble(sentenceOf(e));
+  }
+}
+
+/// Pixels of the map that is corrected, in units of the view.
+double TouchUpPanel::brushWidth() const {
+  const Product* map = bench_.study().product(mapId());
+  if (map == nullptr) return 1;
+  const Grid grid = RasterFile(map->file).grid();
+  const bool both = !grid.crs.empty() && !view_.crs().empty();
+  const CrsChange change(both ? grid.crs : "", both ? view_.crs() : "");
+  Place a = grid.centre(grid.width / 2, grid.height / 2),
+        b = grid.centre(grid.width / 2 + 1, grid.height / 2);
+  change.apply(a);
+  change.apply(b);
+  return width_->value() * std::hypot(a.x - b.x, a.y - b.y);
+}
+
+void TouchUpPanel::tellBrush() {
+  bench_.setPlace("brush", width_->value());
+  guarded([&] { view_.setBrushWidth(brushWidth()); });
+}
+
+void TouchUpPanel::takePatch(Place place) {
+  const Product* map = bench_.hasStudy() ? bench_.study().product(mapId()) : nullptr;
+  if (!isVisible() || !patch_->isChecked() || map == nullptr) return;
+  guarded([&] {
+    const Grid grid = RasterFile(map->file).grid();
+    const bool both = !grid.crs.empty() && !view_.crs().empty();
+    CrsChange(both ? view_.crs() : "", both ? grid.crs : "").apply(place);
+    add(patchAt(map->file, place), grid.crs);
+  });
 }
 
 /// The newest map that is not touched up itself, unless another was chosen.
@@ -69,6 +142,10 @@ void TouchUpPanel::refresh() {
       choice->addItem(swatch(toQt(c.colour)), q(c.name), c.code);
   becomes_->setCurrentIndex(std::max(0, becomes_->findData(becomes)));
   only_->setCurrentIndex(std::max(0, only_->findData(only)));
+  if (const Json width = bench_.place("brush"); width.is_number_integer()) {
+    const QSignalBlocker quiet(width_);
+    width_->setValue(width.get<int>());
+  }
   fillList();
   Q_EMIT changed();
 }
@@ -103,13 +180,14 @@ void TouchUpPanel::setCorrections(const std::vector<TouchUp>& all, const QString
   bench_.setCorrections(whole, what);
 }
 
-void TouchUpPanel::drawn(const Ring& ring) {
-  if (!isVisible() || map_->count() == 0 || becomes_->count() == 0) return;
-  TouchUp one{{{ring}, {}}, becomes_->currentData().toInt(), only_->currentData().toInt()};
+void TouchUpPanel::add(const Shape& shape, const std::string& from) {
+  if (!isVisible() || map_->count() == 0 || becomes_->count() == 0 || shape.rings.empty()) return;
+  TouchUp one{shape, becomes_->currentData().toInt(), only_->currentData().toInt()};
   const std::string to = crs();
-  const bool both = !to.empty() && !view_.crs().empty();
-  const CrsChange change(both ? view_.crs() : "", both ? to : "");
-  for (auto& p : one.shape.rings[0]) change.apply(p);
+  const bool both = !to.empty() && !from.empty();
+  const CrsChange change(both ? from : "", both ? to : "");
+  for (auto& ring : one.shape.rings)
+    for (auto& p : ring) change.apply(p);
   auto all = corrections();
   all.push_back(one);
   setCorrections(all, txt("Correct an area to %1").arg(className(one.code)));

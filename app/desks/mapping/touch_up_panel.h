@@ -25,7 +25,13 @@ class TouchUpPanel : public Panel {
   void setCorrections(const std::vector<TouchUp>& all, const QString& what);
   Json kept() const;
   std::string crs() const;
-  void drawn(const Ring& ring);
+  /// A correction, in a system.
+  void add(const Shape& shape, const std::string& from);
+  void takePatch(Place place);
+  double brushWidth() const;
+  void tellBrush();
+  void guarded(const std::function<void()>& action);
+  std::array<std::pair<QPushButton*, MapView::Tool>, 3> tools() const;
   void takeOut();
   void fillList();
   QString className(int code) const;
@@ -33,7 +39,8 @@ class TouchUpPanel : public Panel {
 
   MapView& view_;
   QComboBox *map_, *becomes_, *only_;
-  QPushButton *draw_, *out_;
+  QPushButton *draw_, *brush_, *patch_, *out_;
+  QSpinBox* width_;
   QTableWidget* list_;
 };
 

@@ -126,6 +126,9 @@ QWidget* TrainedPanel::buildChoices() {
   auto* column = columnIn(holder);
   column->addWidget(subclassRow_);
   column->addWidget(fieldRow(txt("No class below"), {least_, leastSaid_}));
+  kept_ = new KeptClasses("map", bench_);
+  connect(kept_, &KeptClasses::changed, this, &TrainedPanel::choseAgain);
+  column->addWidget(kept_);
   column->addWidget(inside_, 0, Qt::AlignLeft);
   return holder;
 }
@@ -196,6 +199,7 @@ void TrainedPanel::forget() {
   before_.reset();
   features_->forget();
   method_->forget();
+  kept_->forget();
 }
 
 void TrainedPanel::refresh() {
@@ -207,6 +211,7 @@ void TrainedPanel::refresh() {
   const Json trying = bench_.place("preview");
   trying_->setChecked(!trying.is_boolean() || trying.get<bool>());
   features_->refresh();
+  kept_->refresh();
   for (auto* panel : told_) panel->refresh();
   offerMethod();
 }
@@ -323,6 +328,7 @@ Json TrainedPanel::step() const {
       anySubclasses() && how != idOf(Subclasses::Together))
     step["subclasses"] = how;
   if (least_->value() > 0) step["least"] = least_->value() / 20.0;
+  kept_->addTo(step);
   if (const auto area = bench_.studyAreaId(); inside_->isChecked() && !area.empty())
     step["inside"] = area;
   step["name"] = txt("Cover, %1").arg(txt(method_->chosen().title).toLower()).toStdString();

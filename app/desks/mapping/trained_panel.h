@@ -1,6 +1,7 @@
 #pragma once
 #include "desks/mapping/features_panel.h"
 #include "desks/mapping/held_out_panel.h"
+#include "desks/mapping/kept_classes.h"
 #include "desks/mapping/map_preview.h"
 #include "desks/mapping/method_choice.h"
 #include "desks/mapping/next_places.h"
@@ -46,6 +47,7 @@ class TrainedPanel : public Panel {
   QWidget *untrained_, *trained_;  // of which one is seen
   FeaturesPanel* features_;
   MethodChoice* method_;
+  KeptClasses* kept_;
   QCheckBox *inside_, *trying_;
   QComboBox* subclasses_;
   QWidget *subclassRow_, *choices_;

@@ -9,11 +9,12 @@ namespace zp {
 /// One thing that can be made, and which fields it asks for.
 struct MakingPanel::Operation {
   const char *id, *title, *about, *action;
-  enum Uses { ManyScenes, Bands, Other, Nothing } uses;
+  enum Uses { ManyScenes, Bands, Other, Height, Nothing } uses;
   QList<QPair<const char*, const char*>> how;  // value, title
   const char* number = "";                     // label of the number, "" for none
   double from = 0, to = 0, preset = 0;
   bool window = false;
+  const char* second = "";  // of a second number, in degrees
 };
 
 /// Longer than a function may be: a table, one entry an operation.
@@ -79,6 +80,20 @@ const QList<MakingPanel::Operation>& MakingPanel::operations() {
        0,
        1e6,
        0.01},
+      {"slope-light",
+       words("In the light of level ground"),
+       words("Slopes that face the sun are made as bright as level ground, by a layer of heights in "
+             "metres (Teillet et al. 1982): by the cosine alone, or with a constant for each band, "
+             "which does not overdo it where light is low."),
+       words("Correct the light"),
+       O::Height,
+       {{"c", words("with a constant (C)")}, {"cosine", words("cosine alone")}},
+       words("Sun above horizon, °"),
+       0.1,
+       90,
+       45,
+       false,
+       words("Sun from north, °")},
       {"normalise",
        words("Brought to another scene's light"),
        words(
@@ -148,6 +163,12 @@ MakingPanel::MakingPanel(Workbench& bench) : Panel(bench, 6), latest_(this) {
   window_->setValue(7);
   window_->setSuffix(txt(" pixels"));
   windowRow_ = row(txt("Window"), window_);
+  second_ = new QDoubleSpinBox;
+  second_->setObjectName("makeSecond");
+  second_->setRange(0, 360);
+  second_->setValue(180);
+  secondRow_ = row(txt("Angle"), second_);
+  secondLabel_ = secondRow_->findChild<QLabel*>();
   result_ = secondLabel("");
   result_->setObjectName("makeResult");
   box()->addWidget(result_);
@@ -210,9 +231,16 @@ void MakingPanel::choose() {
     number_->setValue(o.preset);
   }
   windowRow_->setVisible(o.window);
-  otherRow_->setVisible(o.uses == Operation::Other);
+  const bool angled = o.second[0] != '\0';
+  secondRow_->setVisible(angled);
+  if (angled) {
+    secondLabel_->setText(txt(o.second));
+    second_->setAccessibleName(txt(o.second));
+  }
+  const bool beside = o.uses == Operation::Other || o.uses == Operation::Height;
+  otherRow_->setVisible(beside);
   ticks_->setVisible(o.uses == Operation::ManyScenes || o.uses == Operation::Bands);
-  if (o.uses == Operation::Other) fillOthers();
+  if (beside) fillOthers();
   if (ticks_->isVisibleTo(this)) fillTicks();
   if (o.window) estimate();
   Q_EMIT changed();
@@ -230,7 +258,9 @@ void MakingPanel::fillOthers() {
   const QString what = chosen().id;
   otherLabel_->setText(what == "haze"      ? txt("Starting band")
                        : what == "sharpen" ? txt("Sharp band")
-                                           : txt("Against"));
+                       : chosen().uses == Operation::Height ? txt("Heights")
+                                                            : txt("Against"));
+  if (chosen().uses == Operation::Height) return fillHeights(*s);
   if (what == "haze") {
     for (size_t b = 0; b < s->scene.bands.size(); ++b)
       other_->addItem(q(s->scene.bands[b].name), static_cast<int>(b));
@@ -246,6 +276,19 @@ void MakingPanel::fillOthers() {
     for (size_t b = 0; b < one.scene.bands.size(); ++b)
       other_->addItem(q(one.scene.name) + ", " + q(one.scene.bands[b].name),
                       QString("%1/%2").arg(q(one.id)).arg(b));
+  }
+}
+
+/// Layers of quantities, and bands of other scenes that are of no colour: any may hold heights.
+void MakingPanel::fillHeights(const StudyScene& scene) {
+  for (const auto& p : bench_.study().products)
+    if (p.kind == ProductKind::Quantity) other_->addItem(q(p.name), q(p.id) + "/0");
+  for (const auto& one : bench_.study().scenes) {
+    if (one.id == scene.id || one.scene.isRadar()) continue;
+    for (size_t b = 0; b < one.scene.bands.size(); ++b)
+      if (one.scene.bands[b].role.empty())
+        other_->addItem(q(one.scene.name) + ", " + q(one.scene.bands[b].name),
+                        QString("%1/%2").arg(q(one.id)).arg(b));
   }
 }
 
@@ -323,6 +366,14 @@ Json MakingPanel::step() const {
     step["power"] = std::stod(how);
     step["dark"] = number_->value();
     name = txt("%1, less haze").arg(name);
+  } else if (what == "slope-light") {
+    const QString height = other_->currentData().toString();
+    step["with"] = {{"height", height.section('/', 0, 0).toStdString()}};
+    step["band"] = height.section('/', 1).toULongLong();
+    step["how"] = how;
+    step["elevation"] = number_->value();
+    step["azimuth"] = second_->value();
+    name = txt("%1, on level ground").arg(name);
   } else if (what == "normalise") {
     step["reference"] = other_->currentData().toString().toStdString();
     name = txt("%1, normalised").arg(name);
@@ -364,6 +415,8 @@ QString MakingPanel::missing() const {
   if (o.uses == Operation::Other && other_->count() == 0)
     return QString(o.id) == "sharpen" ? txt("No scene here has smaller pixels than this one.")
                                       : txt("There is no other scene of this kind.");
+  if (o.uses == Operation::Height && other_->count() == 0)
+    return txt("There is no layer of heights here; bring one in first.");
   if (o.uses == Operation::ManyScenes && ticked().size() < 2)
     return txt("Tick two scenes or more.");
   if (o.uses == Operation::Bands && ticked().isEmpty()) return txt("Tick one band or more.");

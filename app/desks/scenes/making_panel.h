@@ -24,6 +24,7 @@ class MakingPanel : public Panel {
   const Operation& chosen() const;
   void choose();
   void fillOthers();
+  void fillHeights(const StudyScene& scene);
   void fillTicks();
   void estimate();
   QStringList ticked() const { return tickedIn(*ticks_); }
@@ -36,10 +37,10 @@ class MakingPanel : public Panel {
   std::string id_;
   QComboBox *what_, *how_, *other_;
   QListWidget* ticks_;
-  QDoubleSpinBox* number_;
+  QDoubleSpinBox *number_, *second_;
   QSpinBox* window_;
-  QLabel *about_, *result_, *otherLabel_ = nullptr, *numberLabel_ = nullptr;
-  QWidget *howRow_, *otherRow_, *numberRow_, *windowRow_;
+  QLabel *about_, *result_, *otherLabel_ = nullptr, *numberLabel_ = nullptr, *secondLabel_ = nullptr;
+  QWidget *howRow_, *otherRow_, *numberRow_, *windowRow_, *secondRow_;
   QPushButton* correct_;
   std::optional<Shift> shift_;
 };

@@ -2,6 +2,7 @@
 
 #include "base/outputs.h"
 #include "base/text.h"
+#include "outline/cut.h"
 #include "training/training_area.h"
 
 namespace zp {
@@ -10,9 +11,11 @@ AreasPanel::AreasPanel(Workbench& bench, MapView& view, std::function<int()> cho
     : Panel(bench),
       view_(view),
       chosenClass_(std::move(chosenClass)),
-      grow_(new GrowPanel(bench, view, chosenClass_)) {
+      grow_(new GrowPanel(bench, view, chosenClass_)),
+      sets_(new SetsPanel(bench)) {
   buildTools();
   box()->addWidget(grow_);
+  box()->addWidget(sets_);
   buildImport();
   connect(grow_, &Panel::overlayChanged, this, &Panel::overlayChanged);
   connect(grow_, &Panel::trouble, this, &Panel::trouble);
@@ -40,7 +43,7 @@ void AreasPanel::buildTools() {
   remove_->setObjectName("removeArea");
   auto* save = linkButton(txt("Export…"));
   save->setObjectName("exportTraining");
-  box()->addWidget(wrapping({draw_, grow_->opener(), import, save, remove_}, 6));
+  box()->addWidget(wrapping({draw_, grow_->opener(), import, save, remove_, sets_->opener()}, 6));
   connect(save, &QPushButton::clicked, this, &AreasPanel::exportTo);
   connect(draw_, &QPushButton::toggled, this, [this](bool on) {
     if (on && chosenClass_() == 0) {
@@ -66,6 +69,14 @@ void AreasPanel::buildImport() {
   inside->addWidget(fieldRow(txt("Layer"), {layer_}));
   inside->addWidget(fieldRow(txt("Class code in"), {code_}));
   inside->addWidget(fieldRow(txt("Class name in"), {name_}));
+  subclass_ = new QComboBox;
+  subclass_->setObjectName("importSubclass");
+  inside->addWidget(fieldRow(txt("Subclass in"), {subclass_}));
+  found_ = secondLabel("");
+  found_->setObjectName("importFound");
+  inside->addWidget(found_);
+  for (auto* field : {code_, name_, subclass_})
+    connect(field, &QComboBox::activated, this, &AreasPanel::tellFound);
   auto* go = quietButton(txt("Import these areas"));
   go->setObjectName("importGo");
   auto* stop = linkButton(txt("Not now"));
@@ -94,6 +105,8 @@ void AreasPanel::refresh() {
   if (chosen_ >= static_cast<int>(bench_.study().training.size())) chosen_ = -1;
   remove_->setVisible(chosen_ >= 0);
   grow_->refresh();
+  sets_->refresh();
+  findOverlaps();
   // One or the other, so that nothing below moves.
   findChild<QPushButton*>("exportTraining")
       ->setVisible(chosen_ < 0 && !bench_.study().training.empty());
@@ -131,27 +144,61 @@ void AreasPanel::fillFields(const QString& layer) {
   if (layer.isEmpty()) return;
   try {
     const auto columns = readLayer((file_ + ":" + layer).toStdString()).table.columns;
-    code_->clear();
-    name_->clear();
-    name_->addItem(txt("no field"));
+    for (auto* field : {code_, name_, subclass_}) {
+      field->clear();
+      field->addItem(txt("no field"));
+    }
     for (const auto& c : columns) {
-      code_->addItem(q(c));
-      name_->addItem(q(c));
+      for (auto* field : {code_, name_, subclass_}) field->addItem(q(c));
       const QString low = q(lowered(c));
       if (low == "code") code_->setCurrentText(q(c));
       if (low == "class" || low == "name") name_->setCurrentText(q(c));
+      if (low == "subclass") subclass_->setCurrentText(q(c));
     }
+    tellFound();
   } catch (const std::exception& e) {
     Q_EMIT trouble(sentenceOf(e));
   }
 }
 
 void AreasPanel::importChosen() {
-  const QString name = name_->currentIndex() > 0 ? name_->currentText() : QString();
-  QString subclass;
-  for (int i = 0; i < code_->count(); ++i)
-    if (code_->itemText(i).toLower() == "subclass") subclass = code_->itemText(i);
-  importFrom(file_ + ":" + layer_->currentText(), code_->currentText(), name, subclass);
+  const TrainingFields fields = chosenFields();
+  importFrom(file_ + ":" + layer_->currentText(), q(fields.code), q(fields.name),
+             q(fields.subclass));
+}
+
+TrainingFields AreasPanel::chosenFields() const {
+  const auto of = [](const QComboBox* field) {
+    return field->currentIndex() > 0 ? field->currentText().toStdString() : std::string();
+  };
+  return {of(code_), of(name_), of(subclass_)};
+}
+
+/// Which classes the areas are of, and which of those the legend does not have.
+void AreasPanel::tellFound() {
+  const auto* s = bench_.currentScene();
+  if (s == nullptr || layer_->currentText().isEmpty()) return;
+  try {
+    const Legend& legend = bench_.study().legend;
+    const auto areas = readTrainingAreas((file_ + ":" + layer_->currentText()).toStdString(),
+                                         chosenFields(), s->scene.grid.crs, legend);
+    QStringList fresh;
+    qint64 known = 0;
+    for (const auto& c : foundClasses(areas, legend)) {
+      if (c.known) ++known;
+      else fresh << QString("%1 %2").arg(c.code).arg(q(c.name)).trimmed();
+    }
+    constexpr qsizetype kTold = 8;
+    const qsizetype more = fresh.size() - kTold;
+    if (more > 0) fresh = fresh.mid(0, kTold) << txt("%1 more").arg(more);
+    QString told = txt("%n areas.", "%n area.", static_cast<qint64>(areas.size()));
+    if (known > 0)
+      told += " " + txt("%n classes are in the legend.", "%n class is in the legend.", known);
+    if (!fresh.isEmpty()) told += " " + txt("New in it: %1.").arg(fresh.join(", "));
+    found_->setText(told);
+  } catch (const std::exception& e) {
+    found_->setText(sentenceOf(e));
+  }
 }
 
 void AreasPanel::importFrom(const QString& layer, const QString& code, const QString& name,
@@ -161,7 +208,8 @@ void AreasPanel::importFrom(const QString& layer, const QString& code, const QSt
     const Study& study = bench_.study();
     const std::string crs = study.training.empty() ? s->scene.grid.crs : study.trainingCrs;
     const auto areas = readTrainingAreas(
-        layer.toStdString(), {code.toStdString(), name.toStdString(), subclass.toStdString()}, crs);
+        layer.toStdString(), {code.toStdString(), name.toStdString(), subclass.toStdString()}, crs,
+        study.legend);
     const LabelledPixels labels = labelPixels(areas, s->scene.grid);
     if (labels.pixels == 0)
       return Q_EMIT trouble(
@@ -210,8 +258,37 @@ std::vector<ViewShape> AreasPanel::shapes() const {
     s.chosen = static_cast<int>(i) == chosen_;
     out.push_back(std::move(s));
   }
+  if (!overlap_.rings.empty()) {
+    ViewShape both;
+    both.shape = overlap_;
+    both.colour = both.line = tokens().warning;
+    both.filled = true;
+    both.label = txt("two classes");
+    out.push_back(std::move(both));
+  }
   for (auto& grown : grow_->shapes()) out.push_back(std::move(grown));
   return out;
+}
+
+/// Pixels that areas of two classes hold.
+void AreasPanel::findOverlaps() {
+  const auto* s = bench_.currentScene();
+  const Study& study = bench_.study();
+  if (s == nullptr) return;
+  const QString of = QString("%1/%2/%3").arg(q(s->id)).arg(s->revision).arg(study.trainingRevision);
+  if (of == overlapOf_) return;
+  overlapOf_ = of;
+  overlap_ = {};
+  try {
+    if (study.training.empty()) return;
+    const Grid& grid = s->scene.grid;
+    overlap_ = outlineOf(labelPixels(trainingIn(study, grid.crs), grid).claimedTwice, grid);
+    const CrsChange change(grid.crs, view_.crs());
+    for (auto& ring : overlap_.rings)
+      for (auto& p : ring) change.apply(p);
+  } catch (const std::exception&) {
+    overlap_ = {};  // said where the areas are used
+  }
 }
 
 void AreasPanel::add(const Shape& inView, const QString& what) {
@@ -258,7 +335,7 @@ void AreasPanel::exportTo() {
     Outputs outputs(true);
     const std::filesystem::path target = file.toStdString();
     writeLayer(outputs.add(target), target, toLayer(study.training, study.trainingCrs),
-               {FieldType::Integer, FieldType::Text, FieldType::Text});
+               {FieldType::Integer, FieldType::Text, FieldType::Text, FieldType::Text});
     outputs.commit();
     Q_EMIT trouble("");
   } catch (const std::exception& e) {
@@ -270,7 +347,7 @@ void AreasPanel::pick(Place place) {
   if (!isVisible() || view_.tool() == MapView::Tool::Pick) return;
   const auto all = shapes();
   chosen_ = -1;
-  for (size_t i = 0; i < all.size(); ++i) {
+  for (size_t i = 0; i < bench_.study().training.size() && i < all.size(); ++i) {
     QPainterPath path;
     for (const auto& ring : all[i].shape.rings) {
       QPolygonF polygon;

@@ -1,6 +1,7 @@
 #pragma once
 #include "desks/panel.h"
 #include "desks/training/grow_panel.h"
+#include "desks/training/sets_panel.h"
 
 namespace zp {
 
@@ -30,6 +31,9 @@ class AreasPanel : public Panel {
   void showImport(const QString& file);
   void fillFields(const QString& layer);
   void importChosen();
+  TrainingFields chosenFields() const;
+  void tellFound();
+  void findOverlaps();
   void drawn(const Ring& ring) { add({{ring}, {}}, txt("Draw an area of %1")); }
   /// In the view's system; `what` names the class as %1.
   void add(const Shape& inView, const QString& what);
@@ -42,7 +46,11 @@ class AreasPanel : public Panel {
   GrowPanel* grow_;
   QPushButton *draw_, *remove_;
   QWidget* import_;
-  QComboBox *layer_, *code_, *name_;
+  QComboBox *layer_, *code_, *name_, *subclass_;
+  QLabel* found_;
+  SetsPanel* sets_;
+  QString overlapOf_;  // what it was found in
+  Shape overlap_;      // in the view's system
   QString file_;
   int chosen_ = -1;
 };

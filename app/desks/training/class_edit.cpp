@@ -41,7 +41,11 @@ ClassEdit::ClassEdit(QWidget* parent) : QWidget(parent) {
   layout->addWidget(error_);
   layout->addWidget(wrapping({keep, leave}));
   layout->addWidget(fieldRow(txt("Merge into"), {into_}));
-  layout->addWidget(wrapping({save, load}));
+  auto* colours = linkButton(txt("Propose colours"));
+  colours->setObjectName("proposeColours");
+  colours->setToolTip(txt("For all classes, such as colour-blind people tell apart (Okabe and Ito 2008)"));
+  connect(colours, &QPushButton::clicked, this, &ClassEdit::coloursAsked);
+  layout->addWidget(wrapping({save, load, colours}));
   connect(save, &QPushButton::clicked, this, &ClassEdit::saveAsked);
   connect(load, &QPushButton::clicked, this, &ClassEdit::loadAsked);
   connect(into_, &QComboBox::activated, this, [this] {

@@ -18,6 +18,8 @@ class ClassEdit : public QWidget {
   void mergeAsked(int code, int into);
   void saveAsked();
   void loadAsked();
+  /// Colours for all classes that colour-blind people tell apart.
+  void coloursAsked();
 
  protected:
   void keyPressEvent(QKeyEvent*) override;

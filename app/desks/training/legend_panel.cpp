@@ -73,6 +73,13 @@ LegendPanel::LegendPanel(Workbench& bench) : Panel(bench) {
   });
   connect(classEdit_, &ClassEdit::mergeAsked, &bench_, &Workbench::mergeClass);
   connect(classEdit_, &ClassEdit::saveAsked, this, &LegendPanel::save);
+  connect(classEdit_, &ClassEdit::coloursAsked, this, [this] {
+    Legend legend = bench_.study().legend;
+    size_t n = 0;
+    for (auto& c : legend.classes) c.colour = suggestedColour(n++);
+    classEdit_->hide();
+    bench_.setLegend(legend, txt("Propose colours"));
+  });
   connect(classEdit_, &ClassEdit::loadAsked, this, &LegendPanel::load);
   connect(drop_, &QPushButton::clicked, this, [this] { bench_.removeClass(chosenClass()); });
   connect(edit_, &QPushButton::clicked, this, [this] { edit(table_->currentRow()); });

@@ -1,29 +1,20 @@
 #include "desks/training/signatures_panel.h"
 
+#include "desks/training/band_figures.h"
+
 namespace zp {
-namespace {
-
-Training trainingOver(const Study& study, const Scene& scene, const Progress& progress) {
-  constexpr size_t kBars = 24;
-  Training t;
-  t.samples = std::make_shared<const Samples>(studySamples(study, scene, {}, progress));
-  const Samples& samples = *t.samples;
-  t.set = signaturesOf(samples);
-  t.health = healthOf(samples, t.set);
-  for (const auto& c : t.set.classes) {
-    auto& shapes = t.shapes.emplace_back();
-    for (size_t f = 0; f < t.set.bands.size(); ++f) shapes.push_back(shapeOf(samples, c, f, kBars));
-  }
-  t.pairs = confusablePairs(t.set);
-  return t;
-}
-
-}  // namespace
-
 SignaturesPanel::SignaturesPanel(Workbench& bench, std::function<int()> chosenClass)
     : Panel(bench), chosenClass_(std::move(chosenClass)), job_(this) {
   title_ = sectionLabel(txt("Signatures"));
-  box()->addWidget(title_);
+  auto* sheet = linkButton(txt("Look closer…"));
+  sheet->setObjectName("openSignatures");
+  sheet->setToolTip(txt("Histograms, areas, correlation and scatter, over the whole window"));
+  connect(sheet, &QPushButton::clicked, this, &SignaturesPanel::sheetAsked);
+  auto* head = new QHBoxLayout;
+  head->addWidget(title_);
+  head->addStretch();
+  head->addWidget(sheet);
+  box()->addLayout(head);
   chart_ = new SignatureChart;
   box()->addWidget(chart_);
   bandTitle_ = sectionLabel("");
@@ -84,14 +75,9 @@ void SignaturesPanel::showClass() {
   fitHeight(bands_);
 }
 
-/// By wavelength where every band has one.
 void SignaturesPanel::showCurves(const Scene& scene, int code) {
-  std::vector<double> wavelengths;
-  bool known = true;
-  for (const auto& b : scene.bands)
-    wavelengths.push_back(b.wavelength), known = known && b.wavelength > 0;
-  if (!known)
-    for (size_t i = 0; i < wavelengths.size(); ++i) wavelengths[i] = static_cast<double>(i + 1);
+  bool known = false;
+  const auto wavelengths = alongBands(scene, known);
   title_->setText(txt("Signatures: %1").arg(txt(titleOf(scene.state))));
   chart_->show(known_->set, wavelengths, bench_.study().legend, code, known ? "nm" : "");
 }
@@ -99,16 +85,7 @@ void SignaturesPanel::showCurves(const Scene& scene, int code) {
 void SignaturesPanel::showBands(const Signature& c) {
   bandTitle_->setText(txt("%1: %2 pixels", "%1: %2 pixel", static_cast<qint64>(c.pixels))
                           .arg(q(c.name), grouped(c.pixels)));
-  bands_->setRowCount(static_cast<int>(known_->set.bands.size()));
-  const Eigen::VectorXd sd = c.sd();
-  for (int b = 0; b < bands_->rowCount(); ++b) {
-    bands_->setItem(b, 0, new QTableWidgetItem(q(known_->set.bands[static_cast<size_t>(b)])));
-    const double values[] = {c.mean[b], sd[b], c.min[b], c.max[b]};
-    for (int k = 0; k < 4; ++k)
-      bands_->setItem(
-          b, k + 1,
-          figureItem(std::abs(values[k]) < 10 ? decimal(values[k], 4) : compact(values[k])));
-  }
+  fillBandFigures(bands_, known_->set.bands, c);
 }
 
 }  // namespace zp

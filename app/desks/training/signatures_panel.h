@@ -2,18 +2,9 @@
 #include "background/latest.h"
 #include "charts/chart.h"
 #include "desks/panel.h"
-#include "training/health.h"
+#include "desks/training/training_over.h"
 
 namespace zp {
-
-/// What is known of the training over the bands of a scene.
-struct Training {
-  std::shared_ptr<const Samples> samples;
-  SignatureSet set;
-  std::vector<ClassHealth> health;                       // in the order of the set
-  std::vector<std::vector<std::vector<double>>> shapes;  // class by class, of each band
-  std::vector<ConfusablePair> pairs;
-};
 
 /// The signatures of the classes as curves, and those of one class by band.
 class SignaturesPanel : public Panel {
@@ -30,6 +21,8 @@ class SignaturesPanel : public Panel {
 
  Q_SIGNALS:
   void computed();
+  /// All there is to know of them, over the whole window.
+  void sheetAsked();
 
  private:
   void showCurves(const Scene& scene, int code);

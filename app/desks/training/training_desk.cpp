@@ -26,7 +26,10 @@ TrainingDesk::TrainingDesk(Workbench& bench, MapView& view) : Desk(bench, view, 
   connect(areas_, &AreasPanel::picked, legend_, &LegendPanel::choose);
   connect(legend_, &LegendPanel::classChosen, signatures_, &SignaturesPanel::showClass);
   connect(legend_, &LegendPanel::classChosen, remedies, &RemedyPanel::showClass);
+  connect(signatures_, &SignaturesPanel::sheetAsked, this,
+          [this] { Q_EMIT signaturesAsked(legend_->chosenClass()); });
   connect(signatures_, &SignaturesPanel::computed, this, [this, pairs, remedies] {
+    Q_EMIT trainingKnown(signatures_->known());
     legend_->setTraining(signatures_->known());
     remedies->setTraining(signatures_->known());
     pairs->setTraining(signatures_->known());

@@ -6,6 +6,7 @@ namespace zp {
 
 class LegendPanel;
 class SignaturesPanel;
+struct Training;
 
 /// The legend, training areas drawn or imported, and the signatures of the classes.
 class TrainingDesk : public Desk {
@@ -15,6 +16,12 @@ class TrainingDesk : public Desk {
   Trail::Station station() const override;
   std::vector<FindOffer> offers() override;
   AreasPanel& areas() { return *areas_; }
+
+ Q_SIGNALS:
+  /// The sheet of signatures, at a class.
+  void signaturesAsked(int code);
+  /// nullptr: is being computed, or there is none.
+  void trainingKnown(const zp::Training* training);
 
  protected:
   Missing missing() const override;

@@ -1,18 +1,17 @@
 #include <cmath>
 
 #include "base/error.h"
-#include "base/nan.h"
 #include "base/words.h"
 #include "feature/feature_kind.h"
 #include "grid/crs.h"
+#include "grid/gradient.h"
 
 namespace zp {
 namespace {
 
 constexpr double kDegrees = 180 / 3.14159265358979323846;
 
-/// Gradient of a height by the third-order finite differences of Horn (1981), from the eight pixels
-/// around. At an edge, or beside a pixel without height, there is none.
+/// At an edge, or beside a pixel without height, there is none.
 class Slope : public Feature {
  public:
   Slope(const std::string& name, FeaturePlane plane, std::string of, double across, double down)
@@ -20,23 +19,12 @@ class Slope : public Feature {
   int halo() const override { return 1; }
   void compute(const std::vector<const float*>& planes, int width, int height, float* out,
                double scale) const override {
-    const float* z = planes[0];
-    const auto at = [&](int x, int y) {
-      return static_cast<double>(
-          z[static_cast<size_t>(y) * static_cast<size_t>(width) + static_cast<size_t>(x)]);
-    };
-    for (int y = 0; y < height; ++y)
-      for (int x = 0; x < width; ++x) {
-        float& o =
-            out[static_cast<size_t>(y) * static_cast<size_t>(width) + static_cast<size_t>(x)];
-        o = kNan;
-        if (x == 0 || y == 0 || x == width - 1 || y == height - 1) continue;
-        const auto column = [&](int c) { return at(c, y - 1) + 2 * at(c, y) + at(c, y + 1); };
-        const auto row = [&](int r) { return at(x - 1, r) + 2 * at(x, r) + at(x + 1, r); };
-        const double east = (column(x + 1) - column(x - 1)) * scale / (8 * across_);
-        const double north = (row(y - 1) - row(y + 1)) * scale / (8 * down_);
-        o = static_cast<float>(valueOf(east, north));
-      }
+    const size_t n = static_cast<size_t>(width) * static_cast<size_t>(height);
+    std::vector<float> east(n), north(n);
+    gradientOf(planes[0], width, height, across_ / scale, down_ / scale, east.data(), north.data());
+    for (size_t i = 0; i < n; ++i)
+      out[i] = static_cast<float>(
+          valueOf(static_cast<double>(east[i]), static_cast<double>(north[i])));
   }
 
  private:

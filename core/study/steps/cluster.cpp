@@ -11,6 +11,7 @@ Product runCluster(StepRun& r) {
   const Scene& scene = scope.scenes[0].scene;
   FeatureReader reader(scope, makeFeatures(featureLines(r.step(), scene), scope));
   if (const auto inside = r.inside(scope.grid.crs)) reader.keepInside(*inside);
+  if (const auto kept = r.keptIn(r.step())) reader.keepRest(*kept);
   r.begin(ProductKind::Clusters, ".tif");
   ClusterModel model =
       findClusters(reader, clusterMethod(r.step().at("method")),
@@ -35,6 +36,9 @@ extern const StepKind cluster{
      {"with", Holds::Named, false, "Other scenes and products that the features name"},
      {"method", Holds::Text, true, "k-means or isodata"},
      {"settings", Holds::Settings, false, "Its parameters; the usual ones when left out"},
+     {"kept", Holds::Product, false,
+      "A class map: only what it leaves is grouped, and it is kept when the clusters are named"},
+     {"kept_classes", Holds::Indices, false, "Of its classes those that stay; all when left out"},
      {"inside", Holds::Outline, false, "To cut to"}},
     &runCluster};
 }

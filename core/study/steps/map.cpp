@@ -1,3 +1,4 @@
+#include "legend/class_map.h"
 #include "mapping/held_out.h"
 #include "mapping/make_map.h"
 #include "mapping/make_unlikeness.h"
@@ -25,7 +26,10 @@ Product runMap(StepRun& r) {
   const TrainedMap by = trainedMap(r, r.step(), r.progress().part(0, 0.2));
   const Model& model = by.model;
   r.begin(ProductKind::ClassMap, ".tif");
-  makeMap(*by.reader, *model.classifier, model.legend, r.temporary, r.progress().part(0.2, 0.6));
+  Legend legend = model.legend;
+  if (by.kept) legend.addMissing(legendOf(RasterFile(by.kept->file)));
+  makeMap(*by.reader, *model.classifier, legend, r.temporary, r.progress().part(0.2, 0.6),
+          by.kept ? &*by.kept : nullptr);
   if (const auto file = r.beside("confidence"); !file.empty())
     makeConfidence(*by.reader, *model.classifier, file, r.progress().part(0.6, 0.8));
   if (const auto file = r.beside("model"); !file.empty()) writeJson(file, toJson(model));
@@ -37,7 +41,7 @@ Product runMap(StepRun& r) {
   if (const Json facts = model.classifier->facts(); !facts.empty())
     r.product.facts["training"] = facts;
   r.product.facts.update(trust);
-  return r.finishClassMap(r.progress().part(0.85, 1), model.legend);
+  return r.finishClassMap(r.progress().part(0.85, 1), legend);
 }
 
 }  // namespace
@@ -63,6 +67,9 @@ extern const StepKind map{
       {"together", "apart", "kept"}},
      {"least", Holds::Number, false,
       "Pixels for whose class less speaks, 0 to 1, stay without a class"},
+     {"kept", Holds::Product, false,
+      "A class map whose classes stay as they are; the method is for the rest"},
+     {"kept_classes", Holds::Indices, false, "Of its classes those that stay; all when left out"},
      {"inside", Holds::Outline, false, "To cut to"}},
     &runMap};
 }

@@ -1,6 +1,10 @@
 #include "base/error.h"
+#include "base/outputs.h"
 #include "index/import_classes.h"
+#include "mapping/combine_maps.h"
 #include "study/steps/step_run.h"
+
+namespace fs = std::filesystem;
 
 namespace zp {
 namespace {
@@ -44,7 +48,13 @@ Product runNameClusters(StepRun& r) {
   const CodeMatch match = namedIn(r.step());
   const Legend legend = legendOfNamed(match, r.study().legend);
   r.begin(ProductKind::ClassMap, ".tif");
-  importClasses(clusters.file, match, legend, r.temporary, r.progress().part(0, 0.8));
+  const auto kept = r.keptIn(clusters.step);
+  Outputs aside(true);
+  const auto named = kept ? aside.add(fs::path(r.temporary).concat(".named.tif")) : r.temporary;
+  importClasses(clusters.file, match, legend, named, r.progress().part(0, 0.6));
+  if (kept)
+    combineMaps({*kept, {named}}, r.temporary, r.progress().part(0.6, 0.8),
+                RasterFile(named).grid());
   r.product.date = clusters.date;
   r.product.facts["named"] = match.size();
   r.product.facts["scene"] = clusters.facts.value("scene", "");

@@ -97,6 +97,13 @@ std::optional<Layer> StepRun::insideIn(const Json& step, const std::string& crs)
   throw Error("The outline of this step is gone; choose another.");
 }
 
+std::optional<TrustedMap> StepRun::keptIn(const Json& step) {
+  if (!step.contains("kept")) return {};
+  TrustedMap kept{sourceOf(step["kept"]).file, {}};
+  for (const int code : step.value("kept_classes", std::vector<int>())) kept.classes.insert(code);
+  return kept;
+}
+
 std::vector<TrainingArea> StepRun::training(const std::string& crs) {
   uses(kTrainingInput);
   return trainingIn(study_, crs);

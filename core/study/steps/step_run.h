@@ -4,6 +4,7 @@
 #include "base/outputs.h"
 #include "base/progress.h"
 #include "index/scope.h"
+#include "index/trusted_map.h"
 #include "index/statistics.h"
 #include "outline/layer.h"
 #include "study/step.h"
@@ -43,6 +44,8 @@ class StepRun {
   // The same of another step, such as that of a product this one is about.
   Scope scopeIn(const Json& step);
   std::optional<Layer> insideIn(const Json& step, const std::string& crs);
+  /// The class map under `kept`, whose classes stay as they are; nothing when there is none.
+  std::optional<TrustedMap> keptIn(const Json& step);
   /// The training areas, in a system.
   std::vector<TrainingArea> training(const std::string& crs);
 

@@ -24,6 +24,8 @@ TrainedMap trainedMap(StepRun& r, const Json& step, const Progress& progress) {
   }
   map.model.features = map.lines;
   if (const auto inside = r.insideIn(step, scope.grid.crs)) map.reader->keepInside(*inside);
+  map.kept = r.keptIn(step);
+  if (map.kept) map.reader->keepRest(*map.kept);
   return map;
 }
 

@@ -12,6 +12,7 @@ struct TrainedMap {
   Samples samples;  // none for a model that was trained before
   Model model;
   std::string scene, date;
+  std::optional<TrustedMap> kept;  // only the rest is mapped
 };
 
 /// Learns as the step says, or reads its model; the same step with the same inputs learns the same.

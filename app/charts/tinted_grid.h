@@ -1,0 +1,29 @@
+#pragma once
+#include <Eigen/Core>
+#include <QtWidgets>
+
+namespace zp {
+
+/// A square of figures, each tinted by what it is: one colour above zero, another below.
+class TintedGrid : public QWidget {
+  Q_OBJECT
+ public:
+  explicit TintedGrid(QWidget* parent = nullptr);
+  /// `full`: a figure that is tinted fully, for each place; decimals of what is written.
+  void show(const QStringList& names, const Eigen::MatrixXd& values, const Eigen::MatrixXd& full,
+            int decimals);
+  const Eigen::MatrixXd& values() const { return values_; }
+  QRect cell(int row, int column) const;
+
+ protected:
+  void paintEvent(QPaintEvent*) override;
+  bool event(QEvent*) override;
+
+ private:
+  QString figure(int row, int column) const;
+  QStringList names_;
+  Eigen::MatrixXd values_, full_;
+  int decimals_ = 2;
+};
+
+}  // namespace zp

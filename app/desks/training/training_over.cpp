@@ -1,0 +1,39 @@
+#include "desks/training/training_over.h"
+
+namespace zp {
+
+const Signature* Training::signature(int code) const {
+  for (const auto& c : set.classes)
+    if (c.code == code) return &c;
+  return nullptr;
+}
+
+Training trainingOver(const Study& study, const Scene& scene, const Progress& progress) {
+  constexpr size_t kBars = 24;
+  Training t;
+  t.samples = std::make_shared<const Samples>(studySamples(study, scene, {}, progress));
+  const Samples& samples = *t.samples;
+  t.set = signaturesOf(samples);
+  t.health = healthOf(samples, t.set);
+  for (const auto& c : t.set.classes) {
+    auto& shapes = t.shapes.emplace_back();
+    for (size_t f = 0; f < t.set.bands.size(); ++f) shapes.push_back(shapeOf(samples, c, f, kBars));
+  }
+  t.pairs = confusablePairs(t.set);
+  t.areas = fitOfAreas(samples);
+  return t;
+}
+
+std::vector<double> alongBands(const Scene& scene, bool& byWavelength) {
+  std::vector<double> along;
+  byWavelength = true;
+  for (const auto& b : scene.bands) {
+    along.push_back(b.wavelength);
+    byWavelength = byWavelength && b.wavelength > 0;
+  }
+  if (!byWavelength)
+    for (size_t i = 0; i < along.size(); ++i) along[i] = static_cast<double>(i + 1);
+  return along;
+}
+
+}  // namespace zp
