@@ -28,11 +28,13 @@ Call record(CLI::App& app);
 // In the order of the help.
 std::vector<Call> addCalls(CLI::App& app) {
   std::vector<Call> all;
-  for (auto* add :
-       {&calls::look, &calls::index, &calls::threshold, &calls::areas, &calls::points,
-        &calls::readings, &calls::matrix, &calls::signatures, &calls::map, &calls::cluster,
-        &calls::nameClusters, &calls::segments, &calls::tidy, &calls::listOfMethods, &calls::listOfFeatures,
-        &calls::import, &calls::composite, &calls::change, &calls::run, &calls::record})
+  for (auto* add : {&calls::look,    &calls::index,         &calls::threshold,
+                    &calls::areas,   &calls::points,        &calls::readings,
+                    &calls::matrix,  &calls::signatures,    &calls::map,
+                    &calls::cluster, &calls::nameClusters,  &calls::segments,
+                    &calls::tidy,    &calls::listOfMethods, &calls::listOfFeatures,
+                    &calls::import,  &calls::composite,     &calls::change,
+                    &calls::run,     &calls::record})
     all.push_back(add(app));
   return all;
 }

@@ -14,7 +14,10 @@
 #include "grid/raster_writer.h"
 #include "legend/class_map.h"
 #include "mapping/make_map.h"
+#include "mapping/methods/mahalanobis.h"
 #include "mapping/methods/maximum_likelihood.h"
+#include "mapping/methods/minimum_distance.h"
+#include "mapping/methods/spectral_angle.h"
 #include "scene/band_reader.h"
 
 namespace {
@@ -81,8 +84,9 @@ void CopyOfTwoBands(benchmark::State& state) {
   GDALClose(source);
 }
 
-/// A class map of all bands by maximum likelihood, file to file, as `zpatch map` does it.
-void LikelihoodMap(benchmark::State& state) {
+/// A class map of all bands by a method of signatures, file to file, as `zpatch map` does it.
+template <class Method>
+void MapBy(benchmark::State& state) {
   const zp::Scene scene = zp::openScene(g_scene);
   zp::SignatureSet set;
   zp::Legend legend;
@@ -98,7 +102,7 @@ void LikelihoodMap(benchmark::State& state) {
     legend.addMissing(c, s.name);
   }
   for (const auto& b : scene.bands) set.bands.push_back(b.name);
-  const zp::MaximumLikelihood method(set);
+  const Method method(set);
   const zp::Scope scope(scene);
   const zp::FeatureReader reader(
       scope, zp::makeFeatures(zp::bandLines(zp::bandsNamed("", scene), scene), scope));
@@ -193,7 +197,10 @@ int main(int argc, char** argv) {
   slow("IndexOfTwoBands", &IndexOfTwoBands);
   slow("CopyOfTwoBands", &CopyOfTwoBands);
   slow("IndexOfTwentyOperations", &IndexOfTwentyOperations);
-  slow("LikelihoodMap", &LikelihoodMap);
+  slow("LikelihoodMap", &MapBy<zp::MaximumLikelihood>);
+  slow("MahalanobisMap", &MapBy<zp::Mahalanobis>);
+  slow("MinimumDistanceMap", &MapBy<zp::MinimumDistance>);
+  slow("SpectralAngleMap", &MapBy<zp::SpectralAngle>);
   slow("DecodingAndWriting", &DecodingAndWriting);
   slow("MaximumLikelihoodOurs", &MaximumLikelihoodOurs);
   slow("MaximumLikelihoodOpenCV", &MaximumLikelihoodOpenCV);
@@ -212,10 +219,12 @@ int main(int argc, char** argv) {
              t["IndexOfTwoBands"] / t["CopyOfTwoBands"]);
   fmt::print("a formula of 20 operations: {:.2f} x the time of the simple one (at most 2)\n",
              t["IndexOfTwentyOperations"] / t["IndexOfTwoBands"]);
-  fmt::print(
-      "a likelihood map of all bands, file to file: {:.2f} x the time of decoding them and writing "
-      "the codes (at most 1.5)\n",
-      t["LikelihoodMap"] / t["DecodingAndWriting"]);
+  for (const char* map :
+       {"LikelihoodMap", "MahalanobisMap", "MinimumDistanceMap", "SpectralAngleMap"})
+    fmt::print(
+        "{} of all bands, file to file: {:.2f} x the time of decoding them and writing the "
+        "codes (at most 1.5)\n",
+        map, t[map] / t["DecodingAndWriting"]);
   fmt::print(
       "maximum likelihood: {:.1f} x faster than cv::ml::NormalBayesClassifier (at least 15), same "
       "class for {:.4f} % (at least 99.99)\n",

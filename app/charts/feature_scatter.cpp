@@ -16,11 +16,25 @@ FeatureScatter::FeatureScatter(QWidget* parent) : Chart(parent) {
   connect(selectionRect(), &QCPSelectionRect::accepted, this, [this](const QRect& drawn) {
     QRectF values;
     if (drawn.width() > 3 && drawn.height() > 3)
-      values = QRectF(QPointF(xAxis->pixelToCoord(drawn.left()), yAxis->pixelToCoord(drawn.bottom())),
-                      QPointF(xAxis->pixelToCoord(drawn.right()), yAxis->pixelToCoord(drawn.top())));
+      values =
+          QRectF(QPointF(xAxis->pixelToCoord(drawn.left()), yAxis->pixelToCoord(drawn.bottom())),
+                 QPointF(xAxis->pixelToCoord(drawn.right()), yAxis->pixelToCoord(drawn.top())));
     mark(values);
     Q_EMIT brushed(values);
   });
+}
+
+void FeatureScatter::mousePressEvent(QMouseEvent* e) {
+  pressed_ = e->position().toPoint();
+  Chart::mousePressEvent(e);
+}
+
+/// A mere click takes back what was chosen.
+void FeatureScatter::mouseReleaseEvent(QMouseEvent* e) {
+  Chart::mouseReleaseEvent(e);
+  if (mark_ == nullptr || (e->position().toPoint() - pressed_).manhattanLength() > 3) return;
+  mark({});
+  Q_EMIT brushed({});
 }
 
 QPoint FeatureScatter::pointOf(double x, double y) const {

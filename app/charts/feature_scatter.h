@@ -14,12 +14,19 @@ class FeatureScatter : public Chart {
   void show(const Samples& samples, const SignatureSet& set, const Legend& colours, size_t x,
             size_t y, int chosen);
   QPoint pointOf(double x, double y) const;  // in the widget
+  /// Around what was chosen; empty: nothing.
+  bool anyChosen() const { return mark_ != nullptr; }
 
  Q_SIGNALS:
   /// In the values of both; empty: nothing is chosen any more.
   void brushed(const QRectF& values);
 
+ protected:
+  void mousePressEvent(QMouseEvent*) override;
+  void mouseReleaseEvent(QMouseEvent*) override;
+
  private:
+  QPoint pressed_;
   void addDots(const Samples& samples, int code, size_t x, size_t y, const QColor& colour,
                bool strong);
   void addEllipse(const Signature& signature, size_t x, size_t y, const QColor& colour,

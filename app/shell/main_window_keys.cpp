@@ -52,6 +52,7 @@ void MainWindow::keyPressEvent(QKeyEvent* e) {
     return polygonsPanel_->hide();
   }
   if (e->key() == Qt::Key_Escape && pages_->currentIndex() == kMatrix) return goTo(5);
+  if (e->key() == Qt::Key_Escape && pages_->currentIndex() == kSignatures) return goTo(2);
   QMainWindow::keyPressEvent(e);
 }
 
@@ -62,7 +63,7 @@ void MainWindow::showKeys() {
                             : pages_->currentIndex() == kNaming  ? Whereabouts::Naming
                             : pages_->currentIndex() == kSignatures
                                 ? Whereabouts::Signatures
-                                                                 : static_cast<Whereabouts>(stage_);
+                                : static_cast<Whereabouts>(stage_);
   keys_->show(txt("Keys"), keysOf(where));
 }
 

@@ -128,6 +128,12 @@ void wholeJob(Driver& t, const QDir& folder, const QString& truth) {
   QTest::mouseClick(classes->viewport(), Qt::LeftButton, {},
                     classes->visualItemRect(classes->item(6, 0)).center());
   shot(t, folder, "3-training");
+  t.click("openSignatures");
+  auto* closer = t.find<QTableWidget>("sheetClasses");
+  closer->selectRow(closer->rowCount() - 1);
+  t.find<QTableWidget>("sheetAreas")->selectRow(0);
+  shot(t, folder, "19-signatures");
+  t.click("leaveSignatures");
 
   t.stage(3);
   nameClusters(t, folder);

@@ -71,7 +71,6 @@ class MapView : public QWidget {
   bool fitted() const { return keepFitted_; }
   Place centre() const { return centre_; }
   double unitsPerPixel() const { return scale_; }
-  const std::vector<ViewPoint>& points() const { return points_; }
   Extent visible() const;
   Place toMap(QPointF p) const;
   /// In the front picture's part of the view.

@@ -12,8 +12,8 @@
 #include "index/histogram.h"
 #include "index/trusted_map.h"
 #include "legend/legend.h"
-#include "mapping/unlikeness.h"
 #include "mapping/method.h"
+#include "mapping/unlikeness.h"
 #include "view/display.h"
 
 namespace zp {
@@ -44,8 +44,8 @@ struct Picture {
   std::string ramp = "grey";
   std::shared_ptr<const LearnedMap> learned;  // Classes: in place of the file
   Legend legend;                              // Classes
-  int onlyClass = 0;      // Classes: show this one alone; 0 all
-  bool decibels = false;  // Composite of backscatter in power
+  int onlyClass = 0;                          // Classes: show this one alone; 0 all
+  bool decibels = false;                      // Composite of backscatter in power
   Display display;
 
   bool none() const { return kind == Kind::None; }

@@ -37,8 +37,8 @@ class FeatureReader {
   /// From now on pixels whose centre lies in none of the polygons (in the grid's system) have no
   /// values. Error when none lies inside.
   void keepInside(const Layer& outline);
-  /// From now on pixels that have a class in a map, one that counts, have no values. Error: no class
-  /// map.
+  /// From now on pixels that have a class in a map, one that counts, have no values. Error: no
+  /// class map.
   void keepRest(const TrustedMap& map);
 
   const Grid& grid() const { return reader_->grid(); }

@@ -10,9 +10,7 @@ namespace zp {
 struct TrustedMap {
   std::filesystem::path file;
   std::set<int> classes = {};
-  bool counts(int code) const {
-    return code != 0 && (classes.empty() || classes.contains(code));
-  }
+  bool counts(int code) const { return code != 0 && (classes.empty() || classes.contains(code)); }
 };
 
 /// Reads the classes of a map that count on any grid, by the nearest pixel. For many threads.

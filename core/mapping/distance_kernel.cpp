@@ -3,27 +3,10 @@
 
 #include <utility>
 
+#include "mapping/lanes.h"
+
 namespace zp::ZP_LEVEL {
 namespace {
-
-// Sixteen pixels side by side, as two vectors of eight: each coefficient is loaded once for both.
-typedef float Lane __attribute__((vector_size(32)));
-typedef int Mask __attribute__((vector_size(32)));
-constexpr size_t kLanes = 8, kStep = 16;
-
-struct Pair {
-  Lane a, b;
-};
-
-inline Lane load(const float* p) {
-  Lane v;
-  __builtin_memcpy(&v, p, sizeof v);
-  return v;
-}
-
-inline Lane pick(Mask m, Lane yes, Lane no) {
-  return m ? yes : no;
-}
 
 /// Mahalanobis² as |L⁻¹ (x − mean)|², with L L' the covariance. kBands: as many as there are, known
 /// when it is compiled, so that the loops below need no counting; 0 for any number.
@@ -78,22 +61,9 @@ inline Pair euclidean(const DistanceModel& m, int c, const Pair* x) {
   return sum;
 }
 
-struct Winner {
-  Lane score, squared;
-  Mask index;
-};
-
-inline void challenge(Winner& w, Lane score, Lane squared, int c) {
-  const Mask better = score > w.score;  // false for NaN, so an empty pixel never wins a class
-  w.score = pick(better, score, w.score);
-  w.squared = pick(better, squared, w.squared);
-  w.index = better ? (Mask{} + c) : w.index;
-}
-
 template <bool kLikelihood, int kBands>
 inline void sixteen(const DistanceModel& m, const Pair* x, int16_t* best, float* squared) {
-  const Lane lowest = Lane{} - 3.4e38f;
-  Winner first{lowest, Lane{}, Mask{} - 1}, second = first;
+  Winner first = nobody(), second = first;
   for (int c = 0; c < m.classes; ++c) {
     const Pair d = kLikelihood ? whitened<kBands>(m, c, x) : euclidean(m, c, x);
     const float weight = kLikelihood ? 0.5f : 1.0f;
@@ -101,32 +71,15 @@ inline void sixteen(const DistanceModel& m, const Pair* x, int16_t* best, float*
     challenge(first, offset - weight * d.a, d.a, c);
     challenge(second, offset - weight * d.b, d.b, c);
   }
-  for (size_t i = 0; i < kLanes; ++i) {
-    best[i] = static_cast<int16_t>(first.index[i]);
-    best[i + kLanes] = static_cast<int16_t>(second.index[i]);
-    squared[i] = first.squared[i];
-    squared[i + kLanes] = second.squared[i];
-  }
+  tell(first, best, squared);
+  tell(second, best + kLanes, squared + kLanes);
 }
 
 template <bool kLikelihood, int kBands>
 void classify(const DistanceModel& m, const float* const* bands, size_t n, int16_t* best,
               float* squared) {
-  Pair x[kMostBands];
-  size_t p = 0;
-  for (; p + kStep <= n; p += kStep) {
-    for (int b = 0; b < m.bands; ++b) x[b] = {load(bands[b] + p), load(bands[b] + p + kLanes)};
-    sixteen<kLikelihood, kBands>(m, x, best + p, squared + p);
-  }
-  if (p == n) return;
-  float rest[kStep], restSquared[kStep];
-  int16_t restBest[kStep];
-  for (int b = 0; b < m.bands; ++b) {
-    for (size_t i = 0; i < kStep; ++i) rest[i] = bands[b][p + i < n ? p + i : n - 1];
-    x[b] = {load(rest), load(rest + kLanes)};
-  }
-  sixteen<kLikelihood, kBands>(m, x, restBest, restSquared);
-  for (size_t i = 0; p + i < n; ++i) best[p + i] = restBest[i], squared[p + i] = restSquared[i];
+  bySixteen(m.bands, bands, n, best, squared,
+            [&](const Pair* x, int16_t* b, float* s) { sixteen<kLikelihood, kBands>(m, x, b, s); });
 }
 
 using Kernel = void (*)(const DistanceModel&, const float* const*, size_t, int16_t*, float*);

@@ -32,12 +32,12 @@ std::vector<float> meanAround(const std::vector<float>& values, int width, int h
 /// Pixels at a reduced size and what is known of each.
 struct Looked {
   int width = 1, height = 1;
-  std::vector<uint16_t> codes;
-  std::vector<float> confidence, unlikeness;
+  std::vector<uint16_t> codes, other;
+  std::vector<float> confidence, unlikeness, dispute;
 };
 
 Looked lookAt(const FeatureReader& reader, const Classifier& classifier,
-              const Unlikeness& unlikeness, const Progress& progress) {
+              const Unlikeness& unlikeness, const Classifier* other, const Progress& progress) {
   const Grid& grid = reader.grid();
   Looked l;
   const double shrink = std::max(
@@ -49,12 +49,20 @@ Looked lookAt(const FeatureReader& reader, const Classifier& classifier,
   l.codes.resize(n);
   l.confidence.resize(n);
   l.unlikeness.resize(n);
+  l.other.resize(n);
+  l.dispute.assign(n, 0);
+  std::vector<float> sure(row);
   std::vector<const float*> at(values.size());
   for (size_t from = 0; from < n; from += row) {
     progress.at(static_cast<double>(from) / static_cast<double>(n));
     for (size_t f = 0; f < values.size(); ++f) at[f] = values[f].data() + from;
     classifySurely(classifier, at, row, l.codes.data() + from, l.confidence.data() + from);
     unlikeness.of(at, row, l.unlikeness.data() + from);
+    if (other == nullptr) continue;
+    classifySurely(*other, at, row, l.other.data() + from, sure.data());
+    for (size_t i = 0; i < row; ++i)
+      if (const size_t p = from + i; l.codes[p] != 0 && l.other[p] != 0 && l.codes[p] != l.other[p])
+        l.dispute[p] = std::min(l.confidence[p], sure[i]);
   }
   for (float& u : l.unlikeness) u = static_cast<float>(static_cast<double>(u) / unlikeness.limit());
   return l;
@@ -66,7 +74,7 @@ std::vector<size_t> worstApart(const std::vector<float>& scores, int width, size
                                double apart) {
   std::vector<size_t> order;
   for (size_t i = 0; i < scores.size(); ++i)
-    if (!std::isnan(scores[i])) order.push_back(i);
+    if (scores[i] != 0 && !std::isnan(scores[i])) order.push_back(i);
   std::stable_sort(order.begin(), order.end(),
                    [&](size_t a, size_t b) { return scores[a] > scores[b]; });
   std::vector<size_t> chosen;
@@ -85,8 +93,9 @@ std::vector<size_t> worstApart(const std::vector<float>& scores, int width, size
 }
 
 MapDoubts doubtsOf(const FeatureReader& reader, const Classifier& classifier,
-                   const Unlikeness& unlikeness, size_t most, const Progress& progress) {
-  const Looked l = lookAt(reader, classifier, unlikeness, progress);
+                   const Unlikeness& unlikeness, size_t most, const Progress& progress,
+                   const Classifier* other) {
+  const Looked l = lookAt(reader, classifier, unlikeness, other, progress);
   MapDoubts doubts;
   std::vector<float> unsure(l.codes.size());
   for (size_t i = 0; i < l.codes.size(); ++i) {
@@ -103,14 +112,16 @@ MapDoubts doubtsOf(const FeatureReader& reader, const Classifier& classifier,
     const double x = (static_cast<double>(i % static_cast<size_t>(l.width)) + 0.5) / l.width,
                  y = (static_cast<double>(i / static_cast<size_t>(l.width)) + 0.5) / l.height;
     return MapDoubts::At{grid.toMap(x * grid.width, y * grid.height), l.codes[i],
-                         static_cast<double>(l.confidence[i]),
-                         static_cast<double>(l.unlikeness[i])};
+                         static_cast<double>(l.confidence[i]), static_cast<double>(l.unlikeness[i]),
+                         l.other[i]};
   };
   for (const size_t i : worstApart(meanAround(unsure, l.width, l.height), l.width, most, apart))
     doubts.leastSure.push_back(told(i));
   for (const size_t i :
        worstApart(meanAround(l.unlikeness, l.width, l.height), l.width, most, apart))
     doubts.mostUnlike.push_back(told(i));
+  for (const size_t i : worstApart(meanAround(l.dispute, l.width, l.height), l.width, most, apart))
+    if (l.dispute[i] > 0) doubts.disagreed.push_back(told(i));
   return doubts;
 }
 

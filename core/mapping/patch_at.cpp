@@ -53,8 +53,7 @@ Shape patchAt(const std::filesystem::path& map, Place place) {
   std::vector<uint16_t> codes(w.pixels());
   file.readCodes(band, w, codes.data());
   const auto width = static_cast<size_t>(w.width);
-  const uint16_t code =
-      codes[static_cast<size_t>(y - top) * width + static_cast<size_t>(x - left)];
+  const uint16_t code = codes[static_cast<size_t>(y - top) * width + static_cast<size_t>(x - left)];
   if (code == 0) throw Error("The map has no class there; click on a patch.");
   std::vector<bool> same(codes.size());
   for (size_t i = 0; i < codes.size(); ++i) same[i] = codes[i] == code;

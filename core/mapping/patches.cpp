@@ -11,12 +11,10 @@ Patches::Patches(Runs& runs, PatchNeighbours neighbours)
   next_.resize(runs.code.size());
   std::iota(next_.begin(), next_.end(), 0u);
   for (int y = 0; y < runs.height; ++y)
-    for (size_t r = runs.row[static_cast<size_t>(y)]; r < runs.row[static_cast<size_t>(y) + 1];
-         ++r)
+    for (size_t r = runs.row[static_cast<size_t>(y)]; r < runs.row[static_cast<size_t>(y) + 1]; ++r)
       parent_[r] = runs.from[r] - runs.to(r, y);
   for (int y = 1; y < runs.height; ++y)
-    for (size_t r = runs.row[static_cast<size_t>(y)]; r < runs.row[static_cast<size_t>(y) + 1];
-         ++r)
+    for (size_t r = runs.row[static_cast<size_t>(y)]; r < runs.row[static_cast<size_t>(y) + 1]; ++r)
       touching(r, y, y - 1, [&](size_t other, int32_t) {
         if (runs_.code[r] == runs_.code[other] && runs_.code[r] != 0) join(r, other);
       });
@@ -48,7 +46,8 @@ class Merging {
     const size_t all = std::max(size_t{1}, waiting_.size());
     for (size_t done = 0; !waiting_.empty(); ++done) {
       if (done % 4096 == 0)
-        progress.at(0.5 + 0.5 * std::min(1.0, static_cast<double>(done) / static_cast<double>(all)));
+        progress.at(0.5 +
+                    0.5 * std::min(1.0, static_cast<double>(done) / static_cast<double>(all)));
       const auto [size, patch] = waiting_.top();
       waiting_.pop();
       if (patches_.first(patch) == patch && patches_.size(patch) == size) merge(patch);

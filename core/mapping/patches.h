@@ -11,7 +11,8 @@ namespace zp {
 /// What makes pixels of one class one patch: touching by a side, or by a corner too.
 enum class PatchNeighbours { Sides, SidesAndCorners };
 
-/// Patches of equal pixels as sets of runs, held in few bytes: a map of single pixels has as many runs as pixels.
+/// Patches of equal pixels as sets of runs, held in few bytes: a map of single pixels has as many
+/// runs as pixels.
 class Patches {
  public:
   Patches(Runs& runs, PatchNeighbours neighbours);

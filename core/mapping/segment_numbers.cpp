@@ -33,7 +33,8 @@ void SegmentNumbers::addPerimeters() {
     for (size_t r = begin; r < end; ++r)
       perimeters_[number_[r]] += 2 * static_cast<uint32_t>(runs_.to(r, y) - runs_.from[r]);
     if (y == 0) continue;
-    for (size_t r = begin, above = runs_.row[static_cast<size_t>(y) - 1]; r < end && above < begin;) {
+    for (size_t r = begin, above = runs_.row[static_cast<size_t>(y) - 1];
+         r < end && above < begin;) {
       const int32_t to = runs_.to(r, y), toAbove = runs_.to(above, y - 1);
       if (number_[r] == number_[above]) {
         const auto shared = std::min(to, toAbove) - std::max(runs_.from[r], runs_.from[above]);

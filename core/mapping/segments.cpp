@@ -15,38 +15,40 @@
 namespace zp {
 namespace {
 
-/// Bands beside the mean and spread of each feature.
-enum Further : size_t { Size, Compactness, kFurther };
+/// Segments whose sums are held at once take about so much.
+constexpr size_t kTableBytes = size_t{96} << 20;
 
-/// What is kept of each segment, band by band of the scene that is made.
+/// Mean and spread of each segment in some of the features.
 class SegmentTable {
  public:
   SegmentTable(size_t segments, size_t features)
-      : segments_(segments), sums_(features * 2, std::vector<double>(segments + 1, 0)) {}
+      : sums_(features * 2, std::vector<double>(segments + 1, 0)) {}
 
-  void add(const FeatureBlock& block, const std::vector<uint32_t>& numbers,
-           const Standard& around) {
+  /// `first`: which of the scale's features is the first of the block.
+  void add(const FeatureBlock& block, const std::vector<uint32_t>& numbers, const Standard& around,
+           size_t first) {
     for (size_t f = 0; f < block.features; ++f) {
       const float* v = block.feature(f);
       double *sum = sums_[2 * f].data(), *squares = sums_[2 * f + 1].data();
       for (size_t i = 0; i < numbers.size(); ++i) {
         if (numbers[i] == 0) continue;
-        const double d = static_cast<double>(v[i]) - around.mean[f];
+        const double d = static_cast<double>(v[i]) - around.mean[first + f];
         sum[numbers[i]] += d;
         squares[numbers[i]] += d * d;
       }
     }
   }
 
-  /// Values band by band and segment by segment, 0 being no segment; the sums are used up.
-  std::vector<std::vector<float>> bands(const SegmentNumbers& numbers, const Standard& around) {
+  /// Values feature by feature, mean and spread, and segment by segment, 0 being no segment.
+  std::vector<std::vector<float>> bands(const SegmentNumbers& numbers, const Standard& around,
+                                        size_t first) {
     std::vector<std::vector<float>> all;
     for (size_t f = 0; f < sums_.size() / 2; ++f) {
       auto &sum = sums_[2 * f], &squares = sums_[2 * f + 1];
-      std::vector<float> mean(segments_ + 1, kNan), spread = mean;
-      for (size_t s = 1; s <= segments_; ++s) {
+      std::vector<float> mean(sum.size(), kNan), spread = mean;
+      for (size_t s = 1; s < sum.size(); ++s) {
         const auto n = static_cast<double>(numbers.size(s));
-        mean[s] = static_cast<float>(around.mean[f] + sum[s] / n);
+        mean[s] = static_cast<float>(around.mean[first + f] + sum[s] / n);
         spread[s] = static_cast<float>(
             std::sqrt(std::max(0.0, squares[s] - sum[s] * sum[s] / n) / std::max(1.0, n - 1)));
       }
@@ -54,19 +56,21 @@ class SegmentTable {
       all.push_back(std::move(spread));
       sum = squares = {};
     }
-    for (size_t k = 0; k < kFurther; ++k) {
-      auto& band = all.emplace_back(segments_ + 1, kNan);
-      for (size_t s = 1; s <= segments_; ++s)
-        band[s] = k == Size ? static_cast<float>(numbers.size(s))
-                            : static_cast<float>(numbers.compactness(s));
-    }
     return all;
   }
 
  private:
-  size_t segments_;
   std::vector<std::vector<double>> sums_;
 };
+
+std::vector<std::vector<float>> sizeAndShape(const SegmentNumbers& numbers) {
+  std::vector<float> size(numbers.count() + 1, kNan), compactness = size;
+  for (size_t s = 1; s <= numbers.count(); ++s) {
+    size[s] = static_cast<float>(numbers.size(s));
+    compactness[s] = static_cast<float>(numbers.compactness(s));
+  }
+  return {size, compactness};
+}
 
 /// Means keep the roles of the bands they are of, so that indices and composites work on them.
 SceneSpec specOf(const Scope& scope, const Features& features) {
@@ -93,17 +97,17 @@ SceneSpec specOf(const Scope& scope, const Features& features) {
   return spec;
 }
 
-void write(const FeatureReader& reader, const SegmentNumbers& numbers,
-           const std::vector<std::vector<float>>& bands, const SceneSpec& spec,
-           const std::filesystem::path& temporary, const Progress& progress) {
+/// Writes what is known of each segment to its pixels, from a band on.
+void write(const std::vector<Window>& windows, const SegmentNumbers& numbers,
+           const std::vector<std::vector<float>>& bands, int firstBand, RasterWriter& writer,
+           const Progress& progress) {
   struct Block {
     Window window;
     std::vector<uint32_t> numbers;
     std::vector<float> values;
   };
-  RasterWriter writer(temporary, rasterSpecOf(reader.grid(), spec));
   forEachBlock<Block>(
-      reader.windows(), progress,
+      windows, progress,
       [&](Window w, Block& b) {
         b.window = w;
         numbers.read(w, b.numbers);
@@ -112,9 +116,38 @@ void write(const FeatureReader& reader, const SegmentNumbers& numbers,
       [&](Block& b) {
         for (size_t band = 0; band < bands.size(); ++band) {
           for (size_t i = 0; i < b.numbers.size(); ++i) b.values[i] = bands[band][b.numbers[i]];
-          writer.write(static_cast<int>(band) + 1, b.window, b.values);
+          writer.write(firstBand + static_cast<int>(band), b.window, b.values);
         }
       });
+}
+
+/// A few features at a time: all of many segments would need too much memory.
+void writeAll(const Scope& scope, const FeatureReader& reader, const SegmentNumbers& numbers,
+              const Standard& standard, const std::filesystem::path& temporary,
+              const Progress& progress) {
+  const Features& features = reader.features();
+  const size_t all = features.size();
+  const size_t together = std::clamp(kTableBytes / (24 * (numbers.count() + 1)), size_t{1}, all);
+  RasterWriter writer(temporary, rasterSpecOf(reader.grid(), specOf(scope, features)));
+  std::vector<uint32_t> at;
+  for (size_t f = 0; f < all; f += together) {
+    const auto from = features.begin() + static_cast<std::ptrdiff_t>(f);
+    const FeatureReader part(
+        scope, Features(from, from + static_cast<std::ptrdiff_t>(std::min(together, all - f))));
+    const auto share = [&](double of) {
+      return (static_cast<double>(f) + of * static_cast<double>(part.features().size())) /
+             static_cast<double>(all);
+    };
+    SegmentTable table(numbers.count(), part.features().size());
+    reduceBlocks(part, progress.part(share(0), share(0.5)), [&](const FeatureBlock& b) {
+      numbers.read(b.window, at);
+      table.add(b, at, standard, f);
+    });
+    write(reader.windows(), numbers, table.bands(numbers, standard, f), static_cast<int>(2 * f) + 1,
+          writer, progress.part(share(0.5), share(1)));
+  }
+  write(reader.windows(), numbers, sizeAndShape(numbers), static_cast<int>(2 * all) + 1, writer,
+        progress.part(1, 1));
   writer.finish();
 }
 
@@ -146,12 +179,11 @@ Segments makeSegments(const Scope& scope, const FeatureReader& reader, const Jso
   constexpr size_t kDrawn = 20000;
   const Json settings = settingsFrom(segmentParameters(), given, "Segments");
   const size_t usual = settings.at("pixels");
-  const Standard standard =
-      standardOf(drawPixels(reader, kDrawn, 1, progress.part(0, 0.05)));
+  const Standard standard = standardOf(drawPixels(reader, kDrawn, 1, progress.part(0, 0.05)));
   SuperpixelPlan plan;
   plan.side = std::max(2, static_cast<int>(std::lround(std::sqrt(static_cast<double>(usual)))));
   plan.compactness = settings.at("compactness");
-  plan.spread = standard.spread;
+  plan.scale = standard;
   Outputs aside(true);
   const auto pieces = aside.add(std::filesystem::path(temporary).concat(".pieces.tif"));
   Superpixels(reader, plan, progress.part(0.05, 0.5)).write(pieces, progress.part(0.5, 0.6));
@@ -160,16 +192,9 @@ Segments makeSegments(const Scope& scope, const FeatureReader& reader, const Jso
   mergeSmall(patches, runs.from.size(), static_cast<uint32_t>(usual / 4 + 1),
              progress.part(0.62, 0.7));
   const SegmentNumbers numbers(runs, patches);
-  SegmentTable table(numbers.count(), reader.features().size());
-  std::vector<uint32_t> at;
   Segments found{numbers.count(), 0};
-  reduceBlocks(reader, progress.part(0.7, 0.8), [&](const FeatureBlock& b) {
-    numbers.read(b.window, at);
-    table.add(b, at, standard);
-  });
   for (size_t s = 1; s <= found.count; ++s) found.pixels += numbers.size(s);
-  write(reader, numbers, table.bands(numbers, standard), specOf(scope, reader.features()),
-        temporary, progress.part(0.8, 1));
+  writeAll(scope, reader, numbers, standard, temporary, progress.part(0.7, 1));
   return found;
 }
 

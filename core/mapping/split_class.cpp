@@ -19,8 +19,7 @@ std::vector<size_t> twoClusters(const Samples& samples, const std::vector<size_t
   Columns columns(samples.features.size());
   for (size_t f = 0; f < columns.size(); ++f)
     for (const size_t i : which) columns[f].push_back(scale.of(samples.sample(i)[f], f));
-  const Clusters found =
-      kMeans(HeldPixels(columns), spreadStart(columns, 2, kStart), kPasses);
+  const Clusters found = kMeans(HeldPixels(columns), spreadStart(columns, 2, kStart), kPasses);
   if (found.count() < 2)
     throw Error("The training pixels of the class are all alike; there is nothing to split.");
   std::vector<const float*> at;

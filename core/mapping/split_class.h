@@ -10,13 +10,13 @@ namespace zp {
 struct ClassSplit {
   struct Part {
     size_t pixels = 0;
-    std::vector<double> mean;     // of each feature
-    std::vector<size_t> areas;    // places in `areas`, of what it got
+    std::vector<double> mean;   // of each feature
+    std::vector<size_t> areas;  // places in `areas`, of what it got
   };
   int code = 0;
-  std::string subclass;               // that is split; "" for the class without subclasses
-  std::array<Part, 2> parts;          // the larger first
-  std::vector<TrainingArea> areas;    // all training areas as they would be
+  std::string subclass;             // that is split; "" for the class without subclasses
+  std::array<Part, 2> parts;        // the larger first
+  std::vector<TrainingArea> areas;  // all training areas as they would be
 };
 
 /// k-means with two clusters over the samples of the subclass, features in their spread. An area

@@ -27,20 +27,32 @@ Legend sixteen() {
 struct Superpixels::Block : FeatureBlock {
   std::vector<int32_t> cells;  // of each pixel; −1 without values
   Window around;               // in cells
-  std::vector<double> sums;    // cell by cell: pixels, then features, column and row
+  std::vector<float> sums;     // cell by cell: pixels, then features, column and row from the start
 };
 
 Superpixels::Superpixels(const FeatureReader& reader, SuperpixelPlan plan, const Progress& progress)
     : reader_(reader), plan_(std::move(plan)), features_(reader.features().size()) {
   if (plan_.side < 2) throw Error("A segment is 2 pixels wide or more, not {}.", plan_.side);
-  if (plan_.spread.size() != features_) throw Error("A spread is needed for every feature.");
+  if (plan_.scale.features() != features_) throw Error("A spread is needed for every feature.");
   across_ = (reader.grid().width + plan_.side - 1) / plan_.side;
   down_ = (reader.grid().height + plan_.side - 1) / plan_.side;
-  for (const double s : plan_.spread)
+  for (const double s : plan_.scale.spread)
     weights_.push_back(static_cast<float>(1 / (s * s * static_cast<double>(features_))));
   centres_.assign(cellAt(0, down_) * perCell(), kNan);
   for (int p = 0; p <= plan_.passes; ++p)
     pass(p == 0, progress.part(p / (plan_.passes + 1.0), (p + 1) / (plan_.passes + 1.0)));
+}
+
+void Superpixels::startOf(size_t cell, float* start) const {
+  const float* centre = centres_.data() + cell * perCell();
+  if (!std::isnan(centre[0])) {
+    std::copy_n(centre, perCell(), start);
+    return;
+  }
+  for (size_t f = 0; f < features_; ++f) start[f] = static_cast<float>(plan_.scale.mean[f]);
+  const auto across = static_cast<size_t>(across_), side = static_cast<size_t>(plan_.side);
+  start[features_] = static_cast<float>(cell % across * side);
+  start[features_ + 1] = static_cast<float>(cell / across * side);
 }
 
 /// The cells whose centres pixels of a window may choose.
@@ -55,9 +67,9 @@ Window Superpixels::cellsAround(Window w) const {
 void Superpixels::chooseIn(const FeatureBlock& block, Window run, std::vector<float>& squared,
                            int32_t* cells) const {
   const auto n = static_cast<size_t>(run.width);
-  const size_t at = static_cast<size_t>(run.y - block.window.y) *
-                        static_cast<size_t>(block.window.width) +
-                    static_cast<size_t>(run.x - block.window.x);
+  const size_t at =
+      static_cast<size_t>(run.y - block.window.y) * static_cast<size_t>(block.window.width) +
+      static_cast<size_t>(run.x - block.window.x);
   const auto near = static_cast<float>(plan_.compactness / plan_.side);
   squared.assign(2 * n, std::numeric_limits<float>::infinity());
   float *best = squared.data(), *now = best + n;
@@ -70,7 +82,8 @@ void Superpixels::chooseIn(const FeatureBlock& block, Window run, std::vector<fl
       if (std::isnan(centre[0])) continue;  // nothing is there
       const float down = (static_cast<float>(run.y) - centre[features_ + 1]) * near;
       for (size_t i = 0; i < n; ++i) {
-        const float along = (static_cast<float>(run.x + static_cast<int>(i)) - centre[features_]) * near;
+        const float along =
+            (static_cast<float>(run.x + static_cast<int>(i)) - centre[features_]) * near;
         now[i] = along * along + down * down;
       }
       for (size_t f = 0; f < features_; ++f) {
@@ -102,6 +115,11 @@ void Superpixels::sum(Block& b, bool own) const {
   b.sums.assign(b.around.pixels() * (perCell() + 1), 0);
   if (!own) assign(b, b.cells);
   const auto values = b.pointers();
+  std::vector<float> starts(b.around.pixels() * perCell());
+  for (int row = 0; row < b.around.height; ++row)
+    for (int column = 0; column < b.around.width; ++column)
+      startOf(cellAt(b.around.x + column, b.around.y + row),
+              starts.data() + static_cast<size_t>(row * b.around.width + column) * perCell());
   size_t i = 0;
   for (int y = w.y; y < w.y + w.height; ++y)
     for (int x = w.x; x < w.x + w.width; ++x, ++i) {
@@ -114,20 +132,21 @@ void Superpixels::sum(Block& b, bool own) const {
         if (b.cells[i] < 0) continue;
         column = b.cells[i] % across_, row = b.cells[i] / across_;
       }
-      double* s = b.sums.data() + (static_cast<size_t>(row - b.around.y) *
-                                       static_cast<size_t>(b.around.width) +
-                                   static_cast<size_t>(column - b.around.x)) *
-                                      (perCell() + 1);
+      const auto cell =
+          static_cast<size_t>(row - b.around.y) * static_cast<size_t>(b.around.width) +
+          static_cast<size_t>(column - b.around.x);
+      float* s = b.sums.data() + cell * (perCell() + 1);
+      const float* start = starts.data() + cell * perCell();
       s[0] += 1;
-      for (size_t f = 0; f < features_; ++f) s[1 + f] += static_cast<double>(values[f][i]);
-      s[1 + features_] += x;
-      s[2 + features_] += y;
+      for (size_t f = 0; f < features_; ++f) s[1 + f] += values[f][i] - start[f];
+      s[1 + features_] += static_cast<float>(x) - start[features_];
+      s[2 + features_] += static_cast<float>(y) - start[features_ + 1];
     }
 }
 
 /// Moves each centre to the mean of the pixels that chose it.
 void Superpixels::pass(bool first, const Progress& progress) {
-  std::vector<double> sums(cellAt(0, down_) * (perCell() + 1), 0);
+  std::vector<float> sums(cellAt(0, down_) * (perCell() + 1), 0);
   forEachBlock<Block>(
       reader_.windows(), progress,
       [&](Window w, Block& b) {
@@ -137,17 +156,19 @@ void Superpixels::pass(bool first, const Progress& progress) {
       [&](const Block& b) {
         const size_t line = static_cast<size_t>(b.around.width) * (perCell() + 1);
         for (int row = 0; row < b.around.height; ++row) {
-          const double* from = b.sums.data() + static_cast<size_t>(row) * line;
-          double* to = sums.data() + cellAt(b.around.x, b.around.y + row) * (perCell() + 1);
+          const float* from = b.sums.data() + static_cast<size_t>(row) * line;
+          float* to = sums.data() + cellAt(b.around.x, b.around.y + row) * (perCell() + 1);
           for (size_t i = 0; i < line; ++i) to[i] += from[i];
         }
       });
   bool any = false;
+  std::vector<float> start(perCell());
   for (size_t cell = 0; cell < cellAt(0, down_); ++cell) {
-    const double* s = sums.data() + cell * (perCell() + 1);
+    const float* s = sums.data() + cell * (perCell() + 1);
     any = any || s[0] > 0;
+    startOf(cell, start.data());
     for (size_t k = 0; k < perCell(); ++k)
-      centres_[cell * perCell() + k] = s[0] > 0 ? static_cast<float>(s[1 + k] / s[0]) : kNan;
+      centres_[cell * perCell() + k] = s[0] > 0 ? start[k] + s[1 + k] / s[0] : kNan;
   }
   if (!any) throw Error("No pixel has a value in every feature; choose others or another place.");
 }

@@ -4,14 +4,15 @@
 
 #include "base/progress.h"
 #include "feature/feature_reader.h"
+#include "mapping/standard.h"
 
 namespace zp {
 
 /// How even pieces of a picture are found.
 struct SuperpixelPlan {
-  int side = 10;              // pixels: a piece has about side² of them
-  double compactness = 0.4;   // what lying apart by a side counts against one spread of the features
-  std::vector<double> spread;  // of each feature, by which its differences are measured
+  int side = 10;             // pixels: a piece has about side² of them
+  double compactness = 0.4;  // what lying apart by a side counts against one spread of the features
+  Standard scale;            // of the features: their spreads measure differences
   int passes = 6;
 };
 
@@ -24,8 +25,8 @@ class Superpixels {
   Superpixels(const FeatureReader& reader, SuperpixelPlan plan,
               const Progress& progress = Progress());
 
-  /// Writes the pieces at `temporary` as codes from 1 to 16 that no two pieces have which may touch;
-  /// 0 where a feature is missing. A piece may lie in several parts.
+  /// Writes the pieces at `temporary` as codes from 1 to 16 that no two pieces have which may
+  /// touch; 0 where a feature is missing. A piece may lie in several parts.
   void write(const std::filesystem::path& temporary, const Progress& progress = Progress()) const;
 
  private:
@@ -36,6 +37,9 @@ class Superpixels {
     return static_cast<size_t>(row) * static_cast<size_t>(across_) + static_cast<size_t>(column);
   }
   size_t perCell() const { return features_ + 2; }
+  /// What the sums of a cell are counted from, so that they stay small: its centre, or, as long as
+  /// there are none, the usual values and its corner.
+  void startOf(size_t cell, float* start) const;
   void assign(const FeatureBlock& values, std::vector<int32_t>& cells) const;
   void chooseIn(const FeatureBlock& values, Window run, std::vector<float>& squared,
                 int32_t* cells) const;

@@ -16,8 +16,8 @@ Shape brushed(const Ring& along, double width) {
   for (const auto& p : along) line.addPoint(p.x, p.y);
   const OGRPoint dot(along[0].x, along[0].y);
   const bool still = line.get_Length() <= 0;
-  const std::unique_ptr<OGRGeometry> whole(
-      still ? dot.Buffer(width / 2, kPerQuarter) : line.Buffer(width / 2, kPerQuarter));
+  const std::unique_ptr<OGRGeometry> whole(still ? dot.Buffer(width / 2, kPerQuarter)
+                                                 : line.Buffer(width / 2, kPerQuarter));
   addGeometry(whole.get(), shape);
   return shape;
 }

@@ -49,8 +49,8 @@ std::vector<float> lightIn(const BandBlock& block, const Grid& grid, Sun sun) {
 
 double lightOn(double east, double north, Sun sun) {
   const double up = std::sin(sun.elevation * kRadians), flat = std::cos(sun.elevation * kRadians);
-  const double towards = east * std::sin(sun.azimuth * kRadians) +
-                         north * std::cos(sun.azimuth * kRadians);
+  const double towards =
+      east * std::sin(sun.azimuth * kRadians) + north * std::cos(sun.azimuth * kRadians);
   // What rises towards the sun faces away from it.
   return (up - flat * towards) / std::sqrt(1 + east * east + north * north);
 }
@@ -95,14 +95,14 @@ std::vector<double> lightConstants(const Scene& scene, const BandSource& height,
                  r = m.covariance() / std::sqrt(m.varianceX() * m.varianceY());
     // Brighter away from the sun, or the same everywhere: light is not what makes it so.
     constants.push_back(slope > 0 && r > 0.05 ? start / slope
-                                                  : std::numeric_limits<double>::quiet_NaN());
+                                              : std::numeric_limits<double>::quiet_NaN());
   }
   return constants;
 }
 
 void correctSlopeLight(const Scene& scene, const BandSource& height, Sun sun, SlopeLight how,
-                       const std::vector<double>& constants,
-                       const std::filesystem::path& temporary, const Progress& progress) {
+                       const std::vector<double>& constants, const std::filesystem::path& temporary,
+                       const Progress& progress) {
   requireSun(scene, sun);
   const BandReader reader = readerWith(scene, height);
   const double level = lightOn(0, 0, sun);

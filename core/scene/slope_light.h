@@ -15,16 +15,15 @@ struct Sun {
 enum class SlopeLight { Cosine, C };
 
 /// c of each band; empty without height. NaN where a band does not follow the light, and so is left
-/// as it is. `height`: metres, on any grid; a grid in metres or feet. Error: a sun below the horizon,
-/// a grid in degrees, too few pixels with height.
+/// as it is. `height`: metres, on any grid; a grid in metres or feet. Error: a sun below the
+/// horizon, a grid in degrees, too few pixels with height.
 std::vector<double> lightConstants(const Scene& scene, const BandSource& height, Sun sun,
                                    const Progress& progress = Progress());
 
-/// Writes the scene in the light of level ground. Pixels without height, and those that the sun does
-/// not reach, are no data.
+/// Writes the scene in the light of level ground. Pixels without height, and those that the sun
+/// does not reach, are no data.
 void correctSlopeLight(const Scene& scene, const BandSource& height, Sun sun, SlopeLight how,
-                       const std::vector<double>& constants,
-                       const std::filesystem::path& temporary,
+                       const std::vector<double>& constants, const std::filesystem::path& temporary,
                        const Progress& progress = Progress());
 
 /// The cosine of the angle between the sun and the slope's vertical, of a gradient.

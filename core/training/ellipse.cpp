@@ -14,7 +14,8 @@ Ring ellipseOf(const Signature& s, size_t x, size_t y, double spreads, size_t pl
                c = std::sqrt(std::max(0.0, yy - b * b));
   Ring ring;
   for (size_t k = 0; k <= places; ++k) {
-    const double angle = 2 * std::numbers::pi * static_cast<double>(k) / static_cast<double>(places);
+    const double angle =
+        2 * std::numbers::pi * static_cast<double>(k) / static_cast<double>(places);
     const double u = spreads * std::cos(angle), v = spreads * std::sin(angle);
     ring.push_back({s.mean[i] + a * u, s.mean[j] + b * u + c * v});
   }

@@ -154,8 +154,8 @@ std::vector<ClassHealth> healthOf(const Samples& samples, const SignatureSet& se
   return all;
 }
 
-std::vector<double> shapeOf(const Samples& samples, const Signature& s, size_t feature,
-                            size_t bars, std::optional<size_t> area) {
+std::vector<double> shapeOf(const Samples& samples, const Signature& s, size_t feature, size_t bars,
+                            std::optional<size_t> area) {
   const auto f = static_cast<Eigen::Index>(feature);
   const double sd = s.sd()[f], low = s.mean[f] - 3 * sd;
   if (!(sd > 0)) return {};

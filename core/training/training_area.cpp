@@ -29,8 +29,8 @@ std::vector<FoundClass> foundClasses(const std::vector<TrainingArea>& areas, con
   std::map<int, FoundClass> found;
   for (const auto& a : areas) {
     const auto* c = known.find(a.code);
-    auto& one = found.try_emplace(a.code, FoundClass{a.code, a.className, 0, c != nullptr})
-                    .first->second;
+    auto& one =
+        found.try_emplace(a.code, FoundClass{a.code, a.className, 0, c != nullptr}).first->second;
     if (c != nullptr) one.name = c->name;
     ++one.shapes;
   }

@@ -62,9 +62,9 @@ struct LabelledPixels {
   };
   std::vector<Run> runs;  // by row, then column
   size_t pixels = 0;
-  size_t conflicts = 0;  // pixels that two classes claimed; they are in no run
+  size_t conflicts = 0;            // pixels that two classes claimed; they are in no run
   std::vector<Span> claimedTwice;  // and where they are
-  size_t outside = 0;    // areas with no pixel on the grid
+  size_t outside = 0;              // areas with no pixel on the grid
 };
 
 /// A pixel belongs to a polygon when its centre lies inside (see scanline.h), to a point when the

@@ -213,10 +213,24 @@ TEST_F(LanguageWindow, NoWordOnTheWayToTheMatrixIsMissedOrCut) {
   lookAround("training");
   d().click("editClass");
   lookAround("a class");
+  d().click("trainingSets");
+  lookAround("the sets of areas");
+  d().click("openSignatures");
+  lookAround("the signatures");
+  for (const char* evidence : {"showCovariance", "showFigures"}) {
+    d().click(evidence);
+    lookAround(evidence);
+  }
+  d().click("leaveSignatures");
   d().stage(3);
   d().click<QToolButton>("explain-method");
   d().make("primary", "the map");
   lookAround("a map");
+  for (const char* page : {"segmentsPage", "touchUpPage", "combinePage"}) {
+    d().click(page);
+    lookAround(page);
+  }
+  d().click("trainedMap");
   makePlaces();
   d().make("readGo", "the readings");
   lookAround("readings");

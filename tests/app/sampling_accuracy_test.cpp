@@ -1,10 +1,10 @@
 // The Sampling and Accuracy desks and the matrix sheet, worked by mouse and keys.
 #include "base/text.h"
+#include "desks/class_key.h"
+#include "desks/sampling/readings_table.h"
 #include "outline/layer.h"
 #include "sampling/readings.h"
 #include "support/rasters.h"
-#include "desks/class_key.h"
-#include "desks/sampling/readings_table.h"
 #include "window_fixture.h"
 
 namespace zp {
@@ -311,9 +311,8 @@ TEST_F(AccuracyDeskWindow, EveryKeyIsShownOnItsClass) {
   for (size_t i = 0; i < classes.size(); ++i) {
     bool shown = false;
     for (auto* b : w().labelling().findChildren<QPushButton*>())
-      shown = shown ||
-              (b->isVisible() && b->accessibleName().toLower() == keyOfClass(i) + ", " +
-                                                                      q(classes[i].name).toLower());
+      shown = shown || (b->isVisible() && b->accessibleName().toLower() ==
+                                              keyOfClass(i) + ", " + q(classes[i].name).toLower());
     EXPECT_TRUE(shown) << classes[i].name;
   }
 }

@@ -28,7 +28,7 @@ class TouchUpWindow : public RealWindow {
     file.readCodes(1, {static_cast<int>(pixel.x), static_cast<int>(pixel.y), 1, 1}, &code);
     return code;
   }
-  int corrections() { return d().find<QTableWidget>("touchUpList")->rowCount(); }
+  int corrections() { return w().findChild<QTableWidget*>("touchUpList")->rowCount(); }
 };
 
 TEST_F(TouchUpWindow, ABrushPaintsAClass) {

@@ -175,6 +175,13 @@ TEST_F(PreviewWindow, PlacesToLookAtNextBecomeTraining) {
   ASSERT_GE(places->rowCount(), 2);
   EXPECT_EQ(w().findChild<MappingDesk*>()->points().size(),
             static_cast<size_t>(places->rowCount()));
+  // Held against a method of another kind, each place has its two classes.
+  d().click("placesByOther");
+  for (int r = 0; r < places->rowCount(); ++r)
+    EXPECT_NE(places->item(r, 0)->text(), places->item(r, 2)->text());
+  EXPECT_EQ(places->horizontalHeaderItem(2)->text(), "or");
+  d().click("placesBySure");
+  d().settle();
   d().click("placeIs-6");
   EXPECT_TRUE(said().contains("Choose a place")) << said().toStdString();
   QTest::mouseClick(places->viewport(), Qt::LeftButton, {},

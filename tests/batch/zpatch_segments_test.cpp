@@ -42,8 +42,9 @@ class ZpatchRest : public ZpatchRun {
     for (const auto code : readCodes(folder_ / file)) ++n.at(code);
     return n;
   }
-  const std::string map_ = "map s.tif --training t.gpkg --code code --name name --method "
-                           "minimum-distance --out m.tif --json ";
+  const std::string map_ =
+      "map s.tif --training t.gpkg --code code --name name --method "
+      "minimum-distance --out m.tif --json ";
 };
 
 TEST_F(ZpatchRest, ClassesOfAMapAreKeptAndTheRestIsMapped) {
@@ -53,8 +54,7 @@ TEST_F(ZpatchRest, ClassesOfAMapAreKeptAndTheRestIsMapped) {
   EXPECT_EQ(legend.find(9)->name, "Harbour");
   EXPECT_EQ(legend.find(3)->name, "Wood");
   ASSERT_EQ(run(map_ + "--keep k.tif --keep-classes 9 --replace"), 0) << err();
-  EXPECT_EQ(counts("m.tif"),
-            (std::vector<size_t>{0, 0, 30 * 40, 55 * 40, 0, 0, 0, 0, 0, 15 * 40}));
+  EXPECT_EQ(counts("m.tif"), (std::vector<size_t>{0, 0, 30 * 40, 55 * 40, 0, 0, 0, 0, 0, 15 * 40}));
 }
 
 TEST_F(ZpatchRest, ClustersAreFoundInTheRestAlone) {
@@ -63,7 +63,8 @@ TEST_F(ZpatchRest, ClustersAreFoundInTheRestAlone) {
             0)
       << err();
   size_t grouped = 0;
-  for (const auto& c : json()["clusters"]) {
+  const Json clusters = json()["clusters"];
+  for (const auto& c : clusters) {
     grouped += c["pixels"].get<size_t>();
     EXPECT_GT(c["mean"][0].get<double>(), 0.25);  // none of them from the kept stripe
   }

@@ -1,4 +1,5 @@
-// Areas against their class, and the outline of a class in two features, against direct computations.
+// Areas against their class, and the outline of a class in two features, against direct
+// computations.
 #include "training/area_fit.h"
 
 #include <gtest/gtest.h>

@@ -67,9 +67,8 @@ TEST(PatchAt, OneThatReachesTooFarIsRefused) {
   Folder folder;
   const Grid g = metricGrid(3000, 4);
   writeCodes(folder / "m.tif", g, std::vector<uint16_t>(g.pixels(), 1), NumberType::Byte, 0);
-  EXPECT_NE(
-      sentenceOf([&] { patchAt(folder / "m.tif", g.toMap(1500, 2)); }).find("draw an area"),
-      std::string::npos);
+  EXPECT_NE(sentenceOf([&] { patchAt(folder / "m.tif", g.toMap(1500, 2)); }).find("draw an area"),
+            std::string::npos);
 }
 
 }  // namespace

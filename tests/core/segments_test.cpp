@@ -1,11 +1,13 @@
-// Segments by what they must be: all pixels in one, connected, even within, told by their own pixels.
+// Segments by what they must be: all pixels in one, connected, even within, told by their own
+// pixels.
+#include "mapping/segments.h"
+
 #include <cmath>
 #include <queue>
 #include <set>
 
 #include "base/random.h"
 #include "feature/feature_kind.h"
-#include "mapping/segments.h"
 #include "support/rasters.h"
 
 namespace zp {
@@ -27,8 +29,8 @@ class SegmentsMade : public ::testing::Test {
       }
   }
   void set(int x, int y, float value) { red_[at(x, y)] = value; }
-  void segment(const Json& settings, const std::vector<std::string>& lines = {"band(red)",
-                                                                             "band(nir)"}) {
+  void segment(const Json& settings,
+               const std::vector<std::string>& lines = {"band(red)", "band(nir)"}) {
     writeFloats(folder_ / "s.tif", metricGrid(width_, height_), {red_, nir_}, {"red", "nir"}, -1);
     Scene scene = openScene(folder_ / "s.tif");
     setRoles(scene, {{"red", 1}, {"nir", 2}});
@@ -152,8 +154,7 @@ TEST_F(SegmentsMade, MeansAreBandsOfTheirRoles) {
 
 TEST_F(SegmentsMade, AWrongWishIsASentence) {
   write(20, 20);
-  EXPECT_NE(sentenceOf([&] { segment({{"pixels", 2}}); }).find("9"),
-            std::string::npos);
+  EXPECT_NE(sentenceOf([&] { segment({{"pixels", 2}}); }).find("9"), std::string::npos);
   std::fill(red_.begin(), red_.end(), -1.0f);
   EXPECT_NE(sentenceOf([&] { segment({}); }).find("No pixel has a value"), std::string::npos);
 }

@@ -60,7 +60,8 @@ class SlopesInLight : public ::testing::Test {
     }
     Random random(4);  // and one that has nothing to do with it
     auto& other = bands.emplace_back();
-    for (size_t i = 0; i < light_.size(); ++i) other.push_back(static_cast<float>(random.uniform()));
+    for (size_t i = 0; i < light_.size(); ++i)
+      other.push_back(static_cast<float>(random.uniform()));
     writeFloats(folder_ / "s.tif", grid_, bands, {"red", "nir", "other"});
     return openScene(folder_ / "s.tif");
   }
@@ -108,11 +109,15 @@ TEST_F(SlopesInLight, ByCosineAlone) {
 }
 
 TEST_F(SlopesInLight, WhatCannotBeIsASentence) {
-  EXPECT_NE(sentenceOf([&] { lightConstants(scene_, {&height_, 0}, {0, 90}); }).find("sun"),
+  EXPECT_NE(sentenceOf([&] {
+              lightConstants(scene_, {&height_, 0}, {0, 90});
+            }).find("sun"),
             std::string::npos);
   writeFloats(folder_ / "far.tif", metricGrid(5, 5), {std::vector<float>(25, -1)}, {}, -1);
   const Scene none = openScene(folder_ / "far.tif");
-  EXPECT_NE(sentenceOf([&] { lightConstants(scene_, {&none, 0}, sun_); }).find("height"),
+  EXPECT_NE(sentenceOf([&] {
+              lightConstants(scene_, {&none, 0}, sun_);
+            }).find("height"),
             std::string::npos);
 }
 

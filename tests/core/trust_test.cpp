@@ -263,6 +263,18 @@ TEST(Doubts, WhatIsUnlikeIsCountedAndListed) {
   EXPECT_GE(at.y, 30);
   EXPECT_GT(doubts.mostUnlike[0].unlikeness, 1);
   EXPECT_LE(doubts.mostUnlike.size(), 8u);
+  EXPECT_TRUE(doubts.disagreed.empty());
+  // Held against a method that takes each class for the other, and against itself.
+  Samples swapped = s;
+  for (int& code : swapped.codes) code = code == 3 ? 8 : 3;
+  const Model other = trainOn(swapped, model.plan, model.legend);
+  const auto against = [&](const Model& m) {
+    return doubtsOf(reader, *model.classifier, Unlikeness(s, {}), 8, Progress(), m.classifier.get())
+        .disagreed;
+  };
+  ASSERT_FALSE(against(other).empty());
+  for (const auto& place : against(other)) EXPECT_EQ(place.other, place.code == 3 ? 8 : 3);
+  EXPECT_TRUE(against(model).empty());
 }
 
 TEST(Unlikeness, AFeatureWithoutWeightDoesNotCount) {

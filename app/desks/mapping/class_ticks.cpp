@@ -24,8 +24,7 @@ void ClassTicks::show(const Study& study, const Product* map) {
   for (const auto& c : map->facts.value("classes", Json::array())) {
     const QString code = QString::number(c.at("code").get<int>());
     const auto* known = study.legend.find(code.toInt());
-    auto* item =
-        tickItem(q(c.at("name").get<std::string>()), code, !same || ticked.contains(code));
+    auto* item = tickItem(q(c.at("name").get<std::string>()), code, !same || ticked.contains(code));
     item->setIcon(swatch(known == nullptr ? tokens().second : toQt(known->colour)));
     addItem(item);
   }

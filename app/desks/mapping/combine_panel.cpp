@@ -59,7 +59,8 @@ Panel::Heading CombinePanel::heading() const {
 }
 
 QString CombinePanel::missing() const {
-  if (classMapsOf(bench_.study()).size() < 2) return txt("There are fewer than two class maps yet.");
+  if (classMapsOf(bench_.study()).size() < 2)
+    return txt("There are fewer than two class maps yet.");
   if (first() == second()) return txt("Choose two different maps.");
   if (keep_->none()) return txt("Tick a class of the first map.");
   return {};

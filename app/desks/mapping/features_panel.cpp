@@ -7,7 +7,8 @@
 namespace zp {
 namespace {
 
-/// Of segments the means are chosen from the start (mapping/segments.h), of anything else all bands.
+/// Of segments the means are chosen from the start (mapping/segments.h), of anything else all
+/// bands.
 bool isUsual(const Study& study, const StudyScene& scene, size_t band) {
   const Product* made = study.product(scene.product);
   if (made == nullptr || made->step.value("do", "") != "segments") return true;

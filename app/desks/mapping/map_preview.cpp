@@ -30,7 +30,21 @@ std::optional<TrustedMap> keptOf(const Study& study, const Json& step) {
   return kept;
 }
 
+/// Learned by a method of another kind, to see where the two disagree; nullptr where it cannot.
+std::shared_ptr<const Classifier> otherMethod(const Samples& samples, const Model& model) {
+  try {
+    const MapPlan plan{otherThan(model.plan.method), Json::object(), Subclasses::Together, 0};
+    return trainOn(samples, plan, model.legend).classifier;
+  } catch (const Error&) {
+    return nullptr;
+  }
+}
+
 }  // namespace
+
+std::string otherThan(const std::string& method) {
+  return method == "random-forest" ? "maximum-likelihood" : "random-forest";
+}
 
 MapPreview::MapPreview(QObject* parent)
     : QObject(parent), learning_(this), checking_(this), doubting_(this) {}
@@ -148,9 +162,10 @@ void MapPreview::doubt() {
         const Model& model = known->model;
         const auto unlikeness =
             std::make_shared<const Unlikeness>(*known->samples, importanceOf(*model.classifier));
-        return Doubts{
-            doubtsOf(known->features.reader(), *model.classifier, *unlikeness, 8, progress),
-            unlikeness};
+        const auto other = otherMethod(*known->samples, model);
+        return Doubts{doubtsOf(known->features.reader(), *model.classifier, *unlikeness, 8,
+                               progress, other.get()),
+                      unlikeness};
       },
       [this](const Doubts& told) {
         doubts_ = told;

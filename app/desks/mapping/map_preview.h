@@ -7,6 +7,9 @@
 
 namespace zp {
 
+/// The method that a map by another is held against.
+std::string otherThan(const std::string& method);
+
 /// Learns what a step of kind map would, beside the window: first for the eye, then how it does on
 /// training areas it has not seen, and where it is a guess. Only the newest question is answered.
 class MapPreview : public QObject {
@@ -45,7 +48,7 @@ class MapPreview : public QObject {
   Picture picture(std::shared_ptr<const Unlikeness> hatched);
 
   Latest learning_, checking_, doubting_;
-  Json shown_;     // the step that is seen
+  Json shown_;  // the step that is seen
   std::optional<TrustedMap> kept_;
   QString asked_;  // the last question
   std::shared_ptr<const Learned> known_;

@@ -20,6 +20,11 @@ NextPlaces::NextPlaces(Workbench& bench, MapView& view) : Panel(bench, 4), view_
   bySure_->setObjectName("placesBySure");
   byUnlike_ = chip(txt("most unlike"));
   byUnlike_->setObjectName("placesByUnlike");
+  byOther_ = chip(txt("disputed"));
+  byOther_->setObjectName("placesByOther");
+  byOther_->setToolTip(
+      txt("Where a method of another kind, a forest or else maximum likelihood, is sure of another "
+          "class"));
   table_ = plainTable({txt("Given"), txt("confidence"), txt("unlike")});
   table_->setObjectName("placeTable");
   table_->setAccessibleName(txt("Places to look at next"));
@@ -29,7 +34,7 @@ NextPlaces::NextPlaces(Workbench& bench, MapView& view) : Panel(bench, 4), view_
   classes_ = wrapping({}, 4);
   list_ = new QWidget;
   auto* column = columnIn(list_, 4);
-  column->addWidget(wrapping({bySure_, byUnlike_}));
+  column->addWidget(wrapping({bySure_, byUnlike_, byOther_}));
   column->addWidget(table_);
   auto* what = secondLabel(
       txt("What is it? A click, or a key from 1 to 9, makes it training of that class."));
@@ -52,10 +57,9 @@ NextPlaces::NextPlaces(Workbench& bench, MapView& view) : Panel(bench, 4), view_
     fill();
     if (on) Q_EMIT revealAsked(list_);
   });
-  for (auto* by : {bySure_, byUnlike_})
+  for (auto* by : {bySure_, byUnlike_, byOther_})
     connect(by, &QPushButton::clicked, this, [this, by] {
-      bySure_->setChecked(by == bySure_);
-      byUnlike_->setChecked(by == byUnlike_);
+      for (auto* one : {bySure_, byUnlike_, byOther_}) one->setChecked(one == by);
       fill();
     });
   connect(hatch_, &QCheckBox::clicked, this,
@@ -102,13 +106,16 @@ void NextPlaces::tellShare() {
 }
 
 const std::vector<MapDoubts::At>& NextPlaces::places() const {
-  return bySure_->isChecked() ? doubts_.leastSure : doubts_.mostUnlike;
+  return byOther_->isChecked()  ? doubts_.disagreed
+         : bySure_->isChecked() ? doubts_.leastSure
+                                : doubts_.mostUnlike;
 }
 
 void NextPlaces::fill() {
   const QSignalBlocker quiet(table_);
   table_->clearSelection();
   table_->setRowCount(static_cast<int>(places().size()));
+  table_->horizontalHeaderItem(2)->setText(byOther_->isChecked() ? txt("or") : txt("unlike"));
   int r = 0;
   for (const auto& at : places()) {
     const auto* c = bench_.study().legend.find(at.code);
@@ -116,7 +123,11 @@ void NextPlaces::fill() {
         r, 0,
         classItem(bench_.study(), at.code, c == nullptr ? txt("no class").toStdString() : c->name));
     table_->setItem(r, 1, figureItem(std::isnan(at.confidence) ? "–" : decimal(at.confidence, 2)));
-    table_->setItem(r++, 2, figureItem(decimal(at.unlikeness, 1)));
+    const auto* other = bench_.study().legend.find(at.other);
+    table_->setItem(r++, 2,
+                    byOther_->isChecked() && other != nullptr
+                        ? new QTableWidgetItem(q(other->name))
+                        : figureItem(decimal(at.unlikeness, 1)));
   }
   fitHeight(table_, 8);
   fillClasses();

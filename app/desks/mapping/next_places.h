@@ -34,7 +34,7 @@ class NextPlaces : public Panel {
   Picture plain_, hatched_;
   QLabel* share_;
   QCheckBox* hatch_;
-  QPushButton *open_, *bySure_, *byUnlike_;
+  QPushButton *open_, *bySure_, *byUnlike_, *byOther_;
   QWidget *list_, *classes_;
   QTableWidget* table_;
 };

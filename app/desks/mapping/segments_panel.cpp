@@ -74,12 +74,14 @@ void SegmentsPanel::tellNewest() {
   found_->setVisible(s != nullptr);
   if (s == nullptr) return;
   const Json& facts = bench_.study().product(s->product)->facts;
-  const auto count = facts.at("segments").get<double>(), pixels = facts.at("segmented").get<double>();
+  const auto count = facts.at("segments").get<double>(),
+             pixels = facts.at("segmented").get<double>();
   title_->setText(q(s->scene.name));
-  said_->setText(txt("%1 segments of %2 pixels on average. Each is told by the means and spreads of "
-                     "what it is alike in, its size and its compactness.")
-                     .arg(grouped(static_cast<qulonglong>(count)),
-                          decimal(count > 0 ? pixels / count : 0, 1)));
+  said_->setText(
+      txt("%1 segments of %2 pixels on average. Each is told by the means and spreads of "
+          "what it is alike in, its size and its compactness.")
+          .arg(grouped(static_cast<qulonglong>(count)),
+               decimal(count > 0 ? pixels / count : 0, 1)));
 }
 
 Panel::Heading SegmentsPanel::heading() const {

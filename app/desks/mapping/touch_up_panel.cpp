@@ -57,8 +57,9 @@ TouchUpPanel::TouchUpPanel(Workbench& bench, MapView& view) : Panel(bench), view
     out_->setVisible(!list_->selectedItems().isEmpty());
     Q_EMIT overlayChanged();
   });
-  connect(&view_, &MapView::areaDrawn, this,
-          [this](const Ring& ring) { add({{ring}, {}}, view_.crs()); });
+  connect(&view_, &MapView::areaDrawn, this, [this](const Ring& ring) {
+    add({{ring}, {}}, view_.crs());
+  });
   connect(&view_, &MapView::lineBrushed, this, [this](const Ring& along) {
     if (isVisible()) guarded([&] { add(brushed(along, brushWidth()), view_.crs()); });
   });

@@ -82,18 +82,19 @@ const QList<MakingPanel::Operation>& MakingPanel::operations() {
        0.01},
       {"slope-light",
        words("In the light of level ground"),
-       words("Slopes that face the sun are made as bright as level ground, by a layer of heights in "
-             "metres (Teillet et al. 1982): by the cosine alone, or with a constant for each band, "
-             "which does not overdo it where light is low."),
+       words(
+           "Slopes that face the sun are made as bright as level ground, by a layer of heights in "
+           "metres (Teillet et al. 1982): by the cosine alone, or with a constant for each band, "
+           "which does not overdo it where light is low."),
        words("Correct the light"),
        O::Height,
        {{"c", words("with a constant (C)")}, {"cosine", words("cosine alone")}},
-       words("Sun above horizon, °"),
+       words("Sun’s height, °"),
        0.1,
        90,
        45,
        false,
-       words("Sun from north, °")},
+       words("Sun’s bearing, °")},
       {"normalise",
        words("Brought to another scene's light"),
        words(
@@ -166,6 +167,7 @@ MakingPanel::MakingPanel(Workbench& bench) : Panel(bench, 6), latest_(this) {
   second_ = new QDoubleSpinBox;
   second_->setObjectName("makeSecond");
   second_->setRange(0, 360);
+  second_->setDecimals(1);
   second_->setValue(180);
   secondRow_ = row(txt("Angle"), second_);
   secondLabel_ = secondRow_->findChild<QLabel*>();
@@ -227,6 +229,7 @@ void MakingPanel::choose() {
   numberLabel_->setText(label);
   number_->setAccessibleName(label);
   if (numbered) {
+    number_->setDecimals(o.second[0] != '\0' ? 1 : 4);
     number_->setRange(o.from, o.to);
     number_->setValue(o.preset);
   }
@@ -256,8 +259,8 @@ void MakingPanel::fillOthers() {
   const auto* s = scene();
   if (s == nullptr) return;
   const QString what = chosen().id;
-  otherLabel_->setText(what == "haze"      ? txt("Starting band")
-                       : what == "sharpen" ? txt("Sharp band")
+  otherLabel_->setText(what == "haze"                       ? txt("Starting band")
+                       : what == "sharpen"                  ? txt("Sharp band")
                        : chosen().uses == Operation::Height ? txt("Heights")
                                                             : txt("Against"));
   if (chosen().uses == Operation::Height) return fillHeights(*s);

@@ -1,7 +1,7 @@
 #pragma once
+#include "background/latest.h"
 #include "desks/panel.h"
 #include "scene/shift.h"
-#include "background/latest.h"
 
 namespace zp {
 
@@ -39,7 +39,8 @@ class MakingPanel : public Panel {
   QListWidget* ticks_;
   QDoubleSpinBox *number_, *second_;
   QSpinBox* window_;
-  QLabel *about_, *result_, *otherLabel_ = nullptr, *numberLabel_ = nullptr, *secondLabel_ = nullptr;
+  QLabel *about_, *result_, *otherLabel_ = nullptr, *numberLabel_ = nullptr,
+                            *secondLabel_ = nullptr;
   QWidget *howRow_, *otherRow_, *numberRow_, *windowRow_, *secondRow_;
   QPushButton* correct_;
   std::optional<Shift> shift_;

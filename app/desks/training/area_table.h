@@ -18,9 +18,14 @@ class AreaTable : public QTableWidget {
  Q_SIGNALS:
   void areaChosen();
 
+ protected:
+  void keyPressEvent(QKeyEvent*) override;
+
  private:
   void fillRow(int row, size_t area, const AreaFit* fit);
-  void noted(QTableWidgetItem* item);
+  void toggleAgain(int row);
+  void keepNote(int row);
+  void tell(size_t area, const std::string& note, bool again);
   Workbench& bench_;
   bool filling_ = false;
 };

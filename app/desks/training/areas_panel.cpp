@@ -185,8 +185,10 @@ void AreasPanel::tellFound() {
     QStringList fresh;
     qint64 known = 0;
     for (const auto& c : foundClasses(areas, legend)) {
-      if (c.known) ++known;
-      else fresh << QString("%1 %2").arg(c.code).arg(q(c.name)).trimmed();
+      if (c.known)
+        ++known;
+      else
+        fresh << QString("%1 %2").arg(c.code).arg(q(c.name)).trimmed();
     }
     constexpr qsizetype kTold = 8;
     const qsizetype more = fresh.size() - kTold;

@@ -43,7 +43,8 @@ ClassEdit::ClassEdit(QWidget* parent) : QWidget(parent) {
   layout->addWidget(fieldRow(txt("Merge into"), {into_}));
   auto* colours = linkButton(txt("Propose colours"));
   colours->setObjectName("proposeColours");
-  colours->setToolTip(txt("For all classes, such as colour-blind people tell apart (Okabe and Ito 2008)"));
+  colours->setToolTip(
+      txt("For all classes, such as colour-blind people tell apart (Okabe and Ito 2008)"));
   connect(colours, &QPushButton::clicked, this, &ClassEdit::coloursAsked);
   layout->addWidget(wrapping({save, load, colours}));
   connect(save, &QPushButton::clicked, this, &ClassEdit::saveAsked);

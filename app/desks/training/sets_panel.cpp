@@ -51,9 +51,9 @@ void SetsPanel::refresh() {
   const QString before = choice_->currentData().toString();
   choice_->clear();
   for (const auto& set : bench_.study().trainingSets)
-    choice_->addItem(txt("%1, %n areas", "%1, %n area", static_cast<qint64>(set.areas.size()))
-                         .arg(q(set.name)),
-                     q(set.name));
+    choice_->addItem(
+        txt("%1, %n areas", "%1, %n area", static_cast<qint64>(set.areas.size())).arg(q(set.name)),
+        q(set.name));
   choice_->setCurrentIndex(std::max(0, choice_->findData(before)));
   kept_->setVisible(choice_->count() > 0);
   keep_->setEnabled(!name_->text().trimmed().isEmpty() && !bench_.study().training.empty());

@@ -95,10 +95,9 @@ QLayout* SignatureSheet::buildEvidence() {
   auto* chips = new QHBoxLayout;
   chips->setSpacing(6);
   auto* group = new QButtonGroup(this);
-  const std::array<std::pair<const char*, QString>, 3> all{
-      {{"showCorrelation", txt("Correlation")},
-       {"showCovariance", txt("Covariance")},
-       {"showFigures", txt("Figures")}}};
+  const std::array<std::pair<const char*, QString>, 3> all{{{"showCorrelation", txt("Correlation")},
+                                                            {"showCovariance", txt("Covariance")},
+                                                            {"showFigures", txt("Figures")}}};
   for (size_t i = 0; i < all.size(); ++i) {
     kinds_[i] = chip(all[i].second);
     kinds_[i]->setObjectName(all[i].first);
@@ -142,6 +141,7 @@ QLayout* SignatureSheet::buildScatter() {
   view_->setObjectName("sheetView");
   view_->setAccessibleName(txt("Where the chosen pixels lie"));
   view_->setFixedWidth(kHalf);
+  view_->setBare(true);
   view_->setFocusPolicy(Qt::NoFocus);
   brushed_ = secondLabel("");
   brushed_->setObjectName("brushedSaid");
@@ -199,13 +199,14 @@ void SignatureSheet::refresh() {
   const auto* scene = bench_.currentScene();
   if (scene == nullptr || bench_.study().training.empty()) return Q_EMIT leaveAsked();
   view_->setFront(bench_.pictureOf(q(scene->id)));
-  about_->setText(training_ == nullptr
-                      ? txt("Reading the training pixels…")
-                      : txt("%n classes over the bands of %1. Choose a class, then one of its areas "
-                            "to see it against the others.",
-                            "%n class over the bands of %1.",
-                            static_cast<qint64>(training_->set.classes.size()))
-                            .arg(nameWithDate(scene->scene)));
+  about_->setText(
+      training_ == nullptr
+          ? txt("Reading the training pixels…")
+          : txt("%n classes over the bands of %1. Choose a class, then one of its areas "
+                "to see it against the others.",
+                "%n class over the bands of %1.",
+                static_cast<qint64>(training_->set.classes.size()))
+                .arg(nameWithDate(scene->scene)));
   fillOthers();
   fillFeatures();
   fillClasses();
@@ -236,20 +237,25 @@ void SignatureSheet::fillClasses() {
 void SignatureSheet::fillFeatures() {
   if (training_ == nullptr) return;
   const auto& bands = training_->set.bands;
-  int usual = static_cast<int>(bands.size()) / 2;
+  const auto placeOf = [&](const char* role, int otherwise) {
+    const auto at = std::find(bands.begin(), bands.end(), role);
+    return at == bands.end() ? otherwise : static_cast<int>(at - bands.begin());
+  };
+  int usual = placeOf("red", 0);
   for (auto* choice : {x_, y_}) {
     const QString before = choice->currentText();
     choice->clear();
     for (const auto& b : bands) choice->addItem(q(b));
     const int kept = choice->findText(before);
     choice->setCurrentIndex(kept >= 0 ? kept : std::clamp(usual, 0, choice->count() - 1));
-    usual = static_cast<int>(std::find(bands.begin(), bands.end(), "nir") - bands.begin());
+    usual = placeOf("nir", choice->count() - 1);
   }
 }
 
 void SignatureSheet::showClass() {
   const auto* c = training_ == nullptr ? nullptr : training_->signature(chosen());
-  areasTitle_->setText(c == nullptr ? QString() : txt("Areas of %1, odd ones first").arg(q(c->name)));
+  areasTitle_->setText(c == nullptr ? QString()
+                                    : txt("Areas of %1, odd ones first").arg(q(c->name)));
   if (c != nullptr) areas_->show(c->code, training_->areas);
   showArea();
   showEvidence();
@@ -261,8 +267,10 @@ void SignatureSheet::showArea() {
   showCurves();
   showHistograms();
   tellOther();
-  if (const auto area = areas_->chosen()) lookAt(*area);
-  else view_->setShapes({});
+  if (const auto area = areas_->chosen())
+    lookAt(*area);
+  else
+    view_->setShapes({});
 }
 
 void SignatureSheet::showCurves() {
@@ -294,8 +302,9 @@ void SignatureSheet::showHistograms() {
     const auto& peaks = training_->health[i].peaks;
     for (size_t f = 0; f < training_->set.bands.size(); ++f) {
       const auto k = static_cast<Eigen::Index>(f);
-      HistogramStack::Row row{q(training_->set.bands[f]), training_->shapes[i][f], {}, false,
-                              compact(c.mean[k] - 3 * sd[k]), compact(c.mean[k] + 3 * sd[k])};
+      HistogramStack::Row row{
+          q(training_->set.bands[f]),     training_->shapes[i][f],       {}, false,
+          compact(c.mean[k] - 3 * sd[k]), compact(c.mean[k] + 3 * sd[k])};
       row.peaks = std::find(peaks.begin(), peaks.end(), training_->set.bands[f]) != peaks.end();
       if (const auto area = areas_->chosen())
         row.over = shapeOf(*training_->samples, c, f, kBars, area);
@@ -331,19 +340,21 @@ void SignatureSheet::showEvidence() {
   const bool figures = kinds_[Figures]->isChecked(), covariance = kinds_[Covariance]->isChecked();
   evidence_->setCurrentIndex(figures ? 1 : 0);
   evidenceSaid_->setText(
-      figures      ? txt("In the values of the bands, over the training pixels of the class.")
-      : covariance ? txt("The diagonal holds variances: how wide the class is in each band. It says "
-                         "nothing about peaks; for those look at the histograms.")
-                   : txt("Near 1 or −1, two bands tell the same of this class. The diagonal is 1 and "
-                         "says nothing, neither of spread nor of peaks."));
+      figures ? txt("In the values of the bands, over the training pixels of the class.")
+      : covariance
+          ? txt("The diagonal holds variances: how wide the class is in each band. It says "
+                "nothing about peaks; for those look at the histograms.")
+          : txt("Near 1 or −1, two bands tell the same of this class. The diagonal is 1 and "
+                "says nothing, neither of spread nor of peaks."));
   if (c == nullptr) return grid_->show({}, {}, {}, 2);
   QStringList names;
   for (const auto& b : training_->set.bands) names << q(b);
   const Eigen::VectorXd sd = c->sd();
   const Eigen::MatrixXd both = sd * sd.transpose();
   const Eigen::MatrixXd correlation =
-      (both.array() > 0).select(c->covariance.cwiseQuotient(both), Eigen::MatrixXd::Constant(
-                                    both.rows(), both.cols(), NAN));
+      (both.array() > 0)
+          .select(c->covariance.cwiseQuotient(both),
+                  Eigen::MatrixXd::Constant(both.rows(), both.cols(), NAN));
   if (covariance)
     grid_->show(names, c->covariance,
                 Eigen::MatrixXd::Constant(both.rows(), both.cols(), both.maxCoeff()), 0);
@@ -353,8 +364,9 @@ void SignatureSheet::showEvidence() {
 }
 
 void SignatureSheet::showScatter() {
-  brushed_->setText(txt("Draw a rectangle over the dots, and the view shows where their pixels lie."));
-  view_->setPoints({});
+  brushed_->setText(
+      txt("Draw a rectangle over the dots, and the view shows where their pixels lie."));
+  if (!areas_->chosen()) view_->setShapes({});
   if (training_ == nullptr || x_->currentIndex() < 0 || y_->currentIndex() < 0) {
     scatter_->clearPlottables();
     return scatter_->replot();
@@ -381,26 +393,37 @@ void SignatureSheet::brush(const QRectF& values) {
     which.push_back(i);
     ++counts[samples.codes[i]];
   }
-  std::vector<ViewPoint> points;
-  const CrsChange change(scene->scene.grid.crs, view_->crs());
+  std::map<int, ViewShape> pixels;  // of each class, as small squares
+  const Grid& grid = scene->scene.grid;
+  const bool both = !grid.crs.empty() && !view_->crs().empty();
+  const CrsChange change(both ? grid.crs : "", both ? view_->crs() : "");
   for (size_t k = 0; k < which.size(); k += which.size() / kDots + 1) {
-    const auto& pixel = samples.pixels[which[k]];
-    ViewPoint p;
-    p.place = scene->scene.grid.centre(pixel.column, pixel.row);
-    change.apply(p.place);
-    const auto* c = bench_.study().legend.find(samples.codes[which[k]]);
-    p.colour = c == nullptr ? tokens().accent : toQt(c->colour);
-    points.push_back(p);
+    const auto& [column, row] = samples.pixels[which[k]];
+    Ring ring;
+    for (const auto& [x, y] : {std::pair{0, 0}, {1, 0}, {1, 1}, {0, 1}}) {
+      ring.push_back(grid.toMap(column + x, row + y));
+      change.apply(ring.back());
+    }
+    auto& shape = pixels[samples.codes[which[k]]];
+    shape.shape.rings.push_back(ring);
+    shape.filled = true;
+    shape.width = 2;
   }
-  if (!points.empty()) view_->fit();
-  view_->setShapes({});
-  view_->setPoints(std::move(points));
+  std::vector<ViewShape> shapes;
+  for (auto& [code, shape] : pixels) {
+    const auto* c = bench_.study().legend.find(code);
+    shape.colour = shape.line = c == nullptr ? tokens().accent : toQt(c->colour);
+    shapes.push_back(std::move(shape));
+  }
+  if (!shapes.empty()) view_->fit();
+  view_->setShapes(std::move(shapes));
   QStringList told;
   for (const auto& [code, n] : counts)
     if (const auto* c = training_->signature(code))
       told << QString("%1 %2").arg(q(c->name), grouped(n));
-  brushed_->setText(txt("%n pixels: %1", "%n pixel: %1", static_cast<qint64>(which.size()))
-                        .arg(told.isEmpty() ? QString("–") : told.join(", ")));
+  brushed_->setText(
+      txt("%1 pixels: %2", "%1 pixel: %2", static_cast<qint64>(which.size()))
+          .arg(grouped(which.size()), told.isEmpty() ? QString("–") : told.join(", ")));
 }
 
 void SignatureSheet::fillOthers() {
@@ -428,10 +451,12 @@ void SignatureSheet::compareWith(int index) {
   for (const auto& set : bench_.study().trainingSets) {
     if (q(set.name) != what.toString() || scene == nullptr) continue;
     study.setTraining(set.areas, set.crs);
-    other_.ask([study, scene = scene->scene](
-                   const Progress& progress) { return studySignatures(study, scene, {}, progress); },
-               [this, name = what.toString()](const SignatureSet& found) { compared(name, found); },
-               [this](const QString& sentence) { say(sentence); });
+    other_.ask(
+        [study, scene = scene->scene](const Progress& progress) {
+          return studySignatures(study, scene, {}, progress);
+        },
+        [this, name = what.toString()](const SignatureSet& found) { compared(name, found); },
+        [this](const QString& sentence) { say(sentence); });
     return;
   }
 }
@@ -444,8 +469,9 @@ void SignatureSheet::loadOther() {
   try {
     const SignatureSet read = signaturesFrom(readJson(file.toStdString()));
     if (training_ != nullptr && read.bands != training_->set.bands)
-      throw Error("These signatures are of other bands than those of the scene; choose a scene that "
-                  "has them.");
+      throw Error(
+          "These signatures are of other bands than those of the scene; choose a scene that "
+          "has them.");
     compared(QFileInfo(file).fileName(), read);
   } catch (const std::exception& e) {
     say(sentenceOf(e));

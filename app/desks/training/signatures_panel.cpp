@@ -11,9 +11,9 @@ SignaturesPanel::SignaturesPanel(Workbench& bench, std::function<int()> chosenCl
   sheet->setToolTip(txt("Histograms, areas, correlation and scatter, over the whole window"));
   connect(sheet, &QPushButton::clicked, this, &SignaturesPanel::sheetAsked);
   auto* head = new QHBoxLayout;
-  head->addWidget(title_);
-  head->addStretch();
-  head->addWidget(sheet);
+  title_->setWordWrap(true);
+  head->addWidget(title_, 1);
+  head->addWidget(sheet, 0, Qt::AlignTop);
   box()->addLayout(head);
   chart_ = new SignatureChart;
   box()->addWidget(chart_);

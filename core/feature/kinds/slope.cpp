@@ -23,8 +23,8 @@ class Slope : public Feature {
     std::vector<float> east(n), north(n);
     gradientOf(planes[0], width, height, across_ / scale, down_ / scale, east.data(), north.data());
     for (size_t i = 0; i < n; ++i)
-      out[i] = static_cast<float>(
-          valueOf(static_cast<double>(east[i]), static_cast<double>(north[i])));
+      out[i] =
+          static_cast<float>(valueOf(static_cast<double>(east[i]), static_cast<double>(north[i])));
   }
 
  private:

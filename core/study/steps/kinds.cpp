@@ -1,11 +1,12 @@
 // Every kind of step there is, each in the file of its name.
 #include "study/steps/step_kind.h"
 
-#define ZP_STEPS(of)                                                                              \
-  of(index) of(threshold) of(rules) of(change) of(history) of(series) of(compare) of(map)         \
-      of(confidence) of(unlikeness) of(cluster) of(nameClusters) of(segments) of(tidy) of(touchUp) of(combine) \
-          of(disagreement) of(points) of(readings) of(labels) of(stack) of(join) of(composite)    \
-              of(sharpen) of(speckle) of(haze) of(slopeLight) of(normalise) of(importClasses) of(importQuantity)
+#define ZP_STEPS(of)                                                                               \
+  of(index) of(threshold) of(rules) of(change) of(history) of(series) of(compare) of(map)          \
+      of(confidence) of(unlikeness) of(cluster) of(nameClusters) of(segments) of(tidy) of(touchUp) \
+          of(combine) of(disagreement) of(points) of(readings) of(labels) of(stack) of(join)       \
+              of(composite) of(sharpen) of(speckle) of(haze) of(slopeLight) of(normalise)          \
+                  of(importClasses) of(importQuantity)
 
 namespace zp {
 

@@ -16,8 +16,8 @@ Product runSlopeLight(StepRun& r) {
   const Sun sun{r.step().value("elevation", 45.0), r.step().value("azimuth", 180.0)};
   const bool cosine = r.step().value("how", "c") == "cosine";
   const BandSource height{&heights, band};
-  const auto constants =
-      cosine ? std::vector<double>() : lightConstants(scene, height, sun, r.progress().part(0, 0.4));
+  const auto constants = cosine ? std::vector<double>()
+                                : lightConstants(scene, height, sun, r.progress().part(0, 0.4));
   r.begin(ProductKind::Scene, ".tif");
   correctSlopeLight(scene, height, sun, cosine ? SlopeLight::Cosine : SlopeLight::C, constants,
                     r.temporary, r.progress().part(0.4, 1));
