@@ -126,6 +126,7 @@ void MapView::fit() {
 }
 
 void MapView::zoomTo(const Extent& e) {
+  keepFitted_ = false;
   centre_ = {(e.left + e.right) / 2, (e.bottom + e.top) / 2};
   const QRectF pane = frontPane();
   scale_ = std::max({(e.right - e.left) / std::max(1.0, pane.width()),

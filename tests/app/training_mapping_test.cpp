@@ -295,6 +295,7 @@ TEST_F(TrainingDeskWindow, AreasAreExportedAndReadBackTheSame) {
   importTraining();
   d().settle();
   whenAskedForAFile(folder_ / "mine.geojson");
+  d().click("trainingSets");
   d().click("exportTraining");
   const auto back = readTrainingAreas((folder_ / "mine.geojson").string(),
                                       {"code", "class", "subclass"}, s().trainingCrs);

@@ -412,5 +412,19 @@ TEST_F(IndexViewWindow, TheHistogramIsOfThePartThatIsSeen) {
   EXPECT_TRUE(said().isEmpty() || said().contains("one peak")) << said().toStdString();
 }
 
+TEST_F(ViewWindow, APlaceThatIsGoneToStaysWhenTheViewChangesItsSize) {
+  auto& view = w().view();
+  view.fit();
+  EXPECT_TRUE(view.fitted());
+  const Place middle = view.centre();
+  view.zoomTo({middle.x - 300, middle.y - 200, middle.x + 100, middle.y + 200});
+  const Place there = view.centre();
+  const double scale = view.unitsPerPixel();
+  w().resize(w().width() - 60, w().height() - 40);
+  d().settle();
+  EXPECT_EQ(view.unitsPerPixel(), scale);
+  EXPECT_EQ(view.centre().x, there.x);
+}
+
 }  // namespace
 }  // namespace zp

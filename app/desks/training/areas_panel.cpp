@@ -43,7 +43,8 @@ void AreasPanel::buildTools() {
   remove_->setObjectName("removeArea");
   auto* save = linkButton(txt("Export…"));
   save->setObjectName("exportTraining");
-  box()->addWidget(wrapping({draw_, grow_->opener(), import, save, remove_, sets_->opener()}, 6));
+  box()->addWidget(wrapping({draw_, grow_->opener(), import, remove_, sets_->opener()}, 6));
+  sets_->addTool(save);
   connect(save, &QPushButton::clicked, this, &AreasPanel::exportTo);
   connect(draw_, &QPushButton::toggled, this, [this](bool on) {
     if (on && chosenClass_() == 0) {
@@ -96,6 +97,7 @@ void AreasPanel::leave() {
 
 void AreasPanel::forget() {
   grow_->forget();
+  sets_->opener()->setChecked(false);
   view_.setEditable(std::nullopt);
   chosen_ = -1;
   import_->setVisible(false);
@@ -108,8 +110,7 @@ void AreasPanel::refresh() {
   sets_->refresh();
   findOverlaps();
   // One or the other, so that nothing below moves.
-  findChild<QPushButton*>("exportTraining")
-      ->setVisible(chosen_ < 0 && !bench_.study().training.empty());
+  sets_->opener()->setVisible(chosen_ < 0);
   const auto all = shapes();
   if (chosen_ >= 0 && chosen_ < static_cast<int>(all.size()) && isVisible())
     view_.setEditable(all[static_cast<size_t>(chosen_)].shape);

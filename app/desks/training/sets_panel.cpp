@@ -5,10 +5,11 @@
 namespace zp {
 
 SetsPanel::SetsPanel(Workbench& bench) : Panel(bench, 6) {
-  opener_ = linkButton(txt("Sets…"));
+  opener_ = linkButton(txt("Keep…"));
   opener_->setObjectName("trainingSets");
   opener_->setCheckable(true);
-  opener_->setToolTip(txt("Areas kept under a name, to be taken up again or added"));
+  opener_->setToolTip(
+      txt("Areas kept under a name, to be taken up again or added, and their export"));
   openedBy(this, "trainingSets");
   connect(opener_, &QPushButton::toggled, this, &QWidget::setVisible);
   choice_ = new LongChoice;
@@ -35,6 +36,10 @@ SetsPanel::SetsPanel(Workbench& bench) : Panel(bench, 6) {
   connect(keep_, &QPushButton::clicked, this, &SetsPanel::keep);
   connect(name_, &QLineEdit::returnPressed, this, &SetsPanel::keep);
   connect(name_, &QLineEdit::textChanged, this, &SetsPanel::refresh);
+}
+
+void SetsPanel::addTool(QPushButton* tool) {
+  box()->addWidget(tool, 0, Qt::AlignLeft);
 }
 
 /// The same name again: its areas are those of now.

@@ -12,6 +12,8 @@ class SetsPanel : public Panel {
   void forget() override { hide(); }
   /// Opens it; for the row of tools.
   QPushButton* opener() const { return opener_; }
+  /// Another way to keep areas.
+  void addTool(QPushButton* tool);
 
  private:
   std::string chosen() const { return choice_->currentData().toString().toStdString(); }
