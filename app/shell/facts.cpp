@@ -68,6 +68,8 @@ const std::map<std::string, const char*>& settingTitles() {
                                                       {"looks", words("Looks")},
                                                       {"elevation", words("Sun’s height, °")},
                                                       {"azimuth", words("Sun’s bearing, °")},
+                                                      {"model", words("By the model")},
+                                                      {"signatures", words("By the signatures")},
                                                       {"kept", words("Classes kept of")},
                                                       {"kept_classes", words("Kept classes")},
                                                       {"power", words("Power of the scattering")},

@@ -41,7 +41,8 @@ const std::vector<Key> kTraining{
     {words("click"), words("choose an area")},
     {words("Enter"), words("close the area being drawn")},
     {words("Backspace, Esc"), words("its last corner back, give it up")},
-    {words("Delete"), words("remove the chosen area")}};
+    {words("Delete"), words("remove the chosen area")},
+    {words("Alt ↑, Alt ↓"), words("move the chosen class in the legend")}};
 const std::vector<Key> kLabelling{
     {words("1 … 9, a letter"), words("what is at the point: its class")},
     {words("Space"), words("skip")},

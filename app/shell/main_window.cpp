@@ -72,7 +72,7 @@ void MainWindow::buildDesks() {
   labelling_ = new LabellingSheet(bench_, book_);
   matrix_ = new MatrixSheet(bench_, book_);
   naming_ = new NamingSheet(bench_);
-  signatures_ = new SignatureSheet(bench_);
+  signatures_ = new SignatureSheet(bench_, [this] { return mappingDesk_->features(); });
   desks_ = new QStackedWidget;
   desks_->setFixedWidth(kDeskWidth);
   for (auto* d : desk_) {

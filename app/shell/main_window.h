@@ -46,6 +46,7 @@ class MainWindow : public QMainWindow {
   NamingSheet& naming() { return *naming_; }
   SignatureSheet& signatures() { return *signatures_; }
   TrainingDesk& training() { return *trainingDesk_; }
+  MappingDesk& mapping() { return *mappingDesk_; }
   int stage() const { return stage_; }
   void goTo(int stage);
   /// A study folder is opened; anything else comes in as scenes.

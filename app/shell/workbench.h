@@ -141,6 +141,7 @@ class Workbench : public QObject {
   void wantOverviews();
   void keepOverviews();
   void takeOverview(const QString& raster, const QString& copy);
+  TrainingState trainingNow() const;
   void pushTraining(TrainingState after, const QString& what);
   void renumberRest(int from, int to);
   void putSets(const std::vector<TrainingSet>& sets, const QString& what);

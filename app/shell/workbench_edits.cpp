@@ -257,8 +257,7 @@ void Workbench::setTraining(const std::vector<TrainingArea>& areas, const std::s
 
 void Workbench::noteArea(size_t area, const std::string& note, bool lookAgain) {
   if (area >= study_->training.size()) return;
-  const TrainingState before = {study_->training, study_->trainingCrs, study_->legend,
-                                study_->trainingRevision};
+  const TrainingState before = trainingNow();
   TrainingState after = before;
   after.areas[area].note = note;
   after.areas[area].lookAgain = lookAgain;
@@ -306,24 +305,29 @@ void Workbench::takeTrainingSet(const std::string& name, bool beside) {
   }
 }
 
+/// Nothing is made from the order of the classes, nor from what is said of the legend itself.
 void Workbench::setLegend(const Legend& legend, const QString& what) {
-  pushTraining({study_->training, study_->trainingCrs, legend, 0}, what);
+  const TrainingState before = trainingNow();
+  TrainingState after = before;
+  after.legend = legend;
+  if (!legend.sameClasses(before.legend)) return pushTraining(after, what);
+  undo_.push(new Edit(
+      what, [this, after] { putTraining(after); }, [this, before] { putTraining(before); }));
 }
 
 void Workbench::removeClass(int code) {
   const auto* c = study_->legend.find(code);
   if (c == nullptr) return;
-  TrainingState after = {study_->training, study_->trainingCrs, study_->legend, 0};
+  TrainingState after = trainingNow();
   std::erase_if(after.areas, [&](const TrainingArea& a) { return a.code == code; });
   std::erase_if(after.legend.classes, [&](const LegendClass& one) { return one.code == code; });
   pushTraining(after, txt("Remove the class %1").arg(q(c->name)));
 }
 
 void Workbench::changeClass(int code, const LegendClass& as) {
-  TrainingState after = {study_->training, study_->trainingCrs, study_->legend, 0};
+  TrainingState after = trainingNow();
   if (after.legend.find(code) == nullptr || (as.code != code && after.legend.find(as.code))) return;
-  std::erase_if(after.legend.classes, [&](const LegendClass& one) { return one.code == code; });
-  after.legend.add(as);
+  after.legend.change(code, as);
   for (auto& a : after.areas)
     if (a.code == code) a.code = as.code, a.className = as.name;
   if (code == as.code) return pushTraining(after, txt("Change a class"));
@@ -356,7 +360,7 @@ void Workbench::renumberRest(int from, int to) {
 void Workbench::mergeClass(int code, int into) {
   const auto *c = study_->legend.find(code), *target = study_->legend.find(into);
   if (c == nullptr || target == nullptr || code == into) return;
-  TrainingState after = {study_->training, study_->trainingCrs, study_->legend, 0};
+  TrainingState after = trainingNow();
   for (auto& a : after.areas) {
     if (a.code != code) continue;
     if (a.subclass.empty()) a.subclass = c->name;
@@ -372,9 +376,12 @@ void Workbench::mergeClass(int code, int into) {
   pushTraining(after, txt("Merge %1 into %2").arg(q(c->name), q(target->name)));
 }
 
+Workbench::TrainingState Workbench::trainingNow() const {
+  return {study_->training, study_->trainingCrs, study_->legend, study_->trainingRevision};
+}
+
 void Workbench::pushTraining(TrainingState after, const QString& what) {
-  const TrainingState before = {study_->training, study_->trainingCrs, study_->legend,
-                                study_->trainingRevision};
+  const TrainingState before = trainingNow();
   after.revision = nextRevision("training-revisions", before.revision);
   undo_.push(new Edit(
       what, [this, after] { putTraining(after); }, [this, before] { putTraining(before); }));

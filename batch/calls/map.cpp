@@ -18,7 +18,8 @@ struct MapArguments {
   TrainingArguments training;
   OutputArguments output;
   KeptArguments kept;
-  std::string method, confidence, unlikeness, heldOut, model, modelOut, subclasses = "together";
+  std::string method, confidence, unlikeness, heldOut, model, signatures, modelOut,
+      subclasses = "together";
   double least = 0;
   std::vector<std::string> settings;
 
@@ -32,7 +33,8 @@ Json runMap(const MapArguments& a, const Progress& progress) {
   Outputs outputs(a.output.replace);
   auto inputs = a.scene.files(scope);
   if (!a.training.layer.empty()) inputs.push_back(fileOfLayer(a.training.layer));
-  if (!a.model.empty()) inputs.push_back(a.model);
+  for (const auto& file : {a.model, a.signatures})
+    if (!file.empty()) inputs.push_back(file);
   FileStep step("map");
   a.kept.addTo(step, inputs);
   StepFiles files{a.output.out, outputs.add(a.output.out, inputs)};
@@ -45,8 +47,13 @@ Json runMap(const MapArguments& a, const Progress& progress) {
   step.scope(scope);
   Model known;
   if (a.model.empty()) {
-    step.training(readTrainingAreas(a.training.layer, a.training.fields, scope.grid.crs),
-                  scope.grid.crs);
+    if (a.signatures.empty()) {
+      step.training(readTrainingAreas(a.training.layer, a.training.fields, scope.grid.crs),
+                    scope.grid.crs);
+    } else {
+      known.features = linesOf(readSignatures(a.signatures));
+      step["signatures"] = a.signatures;
+    }
     step["method"] = a.method;
     step["settings"] = a.settingsOf(method(a.method));
     if (a.subclasses != "together") step["subclasses"] = a.subclasses;
@@ -104,8 +111,15 @@ Call map(CLI::App& app) {
                    "JSON to write: how training areas kept out of training, five times in turn, "
                    "are mapped; an indication, no accuracy assessment");
   call->add_option("--model-out", a->modelOut, "Model to write, for use on other scenes");
+  call->add_option("--signatures", a->signatures,
+                   "Signatures to learn from instead of --training (zpatch signatures)")
+      ->excludes("--training")
+      ->excludes("--subclasses")
+      ->excludes("--unlikeness")
+      ->excludes("--held-out");
   call->add_option("--model", a->model, "Model to use instead of --training and --method")
       ->excludes("--training")
+      ->excludes("--signatures")
       ->excludes("--method")
       ->excludes("--set")
       ->excludes("--subclasses")
@@ -115,7 +129,8 @@ Call map(CLI::App& app) {
   call->callback([a] {
     a->scene.require("map");
     if (!a->model.empty()) return;
-    if (a->training.layer.empty()) throw CLI::RequiredError("--training or --model");
+    if (a->training.layer.empty() && a->signatures.empty())
+      throw CLI::RequiredError("--training, --signatures or --model");
     if (a->method.empty()) throw CLI::RequiredError("--method");
     argument("--method", [&] { method(a->method); });
     a->settingsOf(method(a->method));

@@ -28,10 +28,12 @@ Call signatures(CLI::App& app) {
         auto inputs = a->scene.files(scope);
         inputs.push_back(fileOfLayer(a->training.layer));
         const fs::path temporary = outputs.add(a->output.out, inputs);
-        const FeatureReader reader(scope, makeFeatures(a->training.features.lines(scope), scope));
+        const auto lines = a->training.features.lines(scope);
+        const FeatureReader reader(scope, makeFeatures(lines, scope));
         const auto areas = readTrainingAreas(a->training.layer, a->training.fields, scope.grid.crs);
-        Json result =
-            toJson(signaturesOf(drawSamples(reader, areas, legendOf(areas), {}, progress)));
+        SignatureSet set = signaturesOf(drawSamples(reader, areas, legendOf(areas), {}, progress));
+        set.lines = lines;
+        Json result = toJson(set);
         writeJson(temporary, result);
         outputs.commit();
         result["outputs"] = names(outputs);

@@ -27,6 +27,8 @@ class Feature {
   virtual int halo() const { return 0; }
   /// Whether its values are those of its one plane, as they are.
   virtual bool isPlane() const { return false; }
+  /// Whether its values are decibels, of which a mean is that of their power.
+  virtual bool inDecibels() const { return false; }
   /// Values of a block of width x height pixels, row by row, from those of the planes; NaN where
   /// there is none. `scale`: how many pixels of the block make one of the grid's (below 1 for a
   /// reduced picture).

@@ -4,6 +4,7 @@
 
 #include "base/error.h"
 #include "base/nan.h"
+#include "grid/crs.h"
 #include "grid/halo.h"
 
 namespace zp {
@@ -67,6 +68,12 @@ void FeatureReader::keepInside(const Layer& outline) {
 }
 
 void FeatureReader::keepRest(const TrustedMap& map) {
+  const Grid there = RasterFile(map.file).grid();
+  const bool both = !there.crs.empty() && !grid().crs.empty();
+  const auto extent = both ? broughtTo(there.extent(), there.crs, grid().crs) : there.extent();
+  if (!extent || !extent->overlaps(grid().extent()))
+    throw Error("“{}” lies elsewhere, so nothing of it can stay as it is; choose another map.",
+                map.file.filename().string());
   taken_ = std::make_shared<MapReader>(map, grid());
 }
 

@@ -17,11 +17,6 @@ std::vector<BandSource> firstBands(const std::vector<Scene>& layers);
 /// The classes of all of them; of one code, as the first map has it.
 Legend legendsOf(const std::vector<std::filesystem::path>& maps);
 
-/// The class that a value read from such a layer stands for; 0 for none.
-inline int codeOf(float value) {
-  return value >= 1 && value <= 65535 ? static_cast<int>(value) : 0;
-}
-
 /// Writes a class map block by block: `code(block, pixel)` is the class of a pixel, from the values
 /// of all layers.
 template <class Code>

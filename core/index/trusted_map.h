@@ -2,6 +2,7 @@
 #include <filesystem>
 #include <set>
 
+#include "legend/class_map.h"
 #include "scene/band_reader.h"
 
 namespace zp {
@@ -35,10 +36,7 @@ class MapReader {
   template <class Visit>
   void eachOf(const std::vector<float>& values, Visit visit) const {
     for (size_t i = 0; i < values.size(); ++i)
-      if (const int code = classOf(values[i]); map_.counts(code)) visit(i, code);
-  }
-  static int classOf(float value) {
-    return value >= 1 && value <= 65535 ? static_cast<int>(value) : 0;
+      if (const int code = codeOf(values[i]); map_.counts(code)) visit(i, code);
   }
   TrustedMap map_;
   std::vector<Scene> layer_;

@@ -19,6 +19,11 @@ Legend legendOf(const RasterFile& map, int band = 1);
 /// it has several and none is named (0), or not so many.
 int classBand(const RasterFile& map, int named = 0);
 
+/// The class that a value read from a class map stands for; 0 for none.
+inline int codeOf(float value) {
+  return value >= 1 && value <= 65535 ? static_cast<int>(value) : 0;
+}
+
 struct ClassArea {
   int code = 0;
   std::string name;

@@ -46,24 +46,32 @@ LegendClass* Legend::find(int code) {
   return const_cast<LegendClass*>(static_cast<const Legend*>(this)->find(code));
 }
 
+namespace {
+
+void requireFree(const Legend& legend, int code) {
+  if (code < 1 || code > 65535)
+    throw Error("{} is not a class code; codes are whole numbers from 1 to 65535.", code);
+  if (legend.find(code) != nullptr)
+    throw Error("The legend has a class {} already; choose another code.", code);
+}
+
+}  // namespace
+
 LegendClass& Legend::add(LegendClass c) {
-  if (c.code < 1 || c.code > 65535)
-    throw Error("{} is not a class code; codes are whole numbers from 1 to 65535.", c.code);
-  if (find(c.code) != nullptr)
-    throw Error("The legend has a class {} already; choose another code.", c.code);
+  requireFree(*this, c.code);
   const auto at = std::find_if(classes.begin(), classes.end(),
                                [&](const LegendClass& o) { return o.code > c.code; });
   return *classes.insert(at, std::move(c));
 }
 
-void Legend::addMissing(int code, const std::string& name) {
+void Legend::addMissing(int code, const std::string& className) {
   if (auto* known = find(code)) {
-    if (known->name.empty()) known->name = name;
+    if (known->name.empty()) known->name = className;
     return;
   }
   LegendClass c;
   c.code = code;
-  c.name = name.empty() ? fmt::format("class {}", code) : name;
+  c.name = className.empty() ? fmt::format("class {}", code) : className;
   c.colour = suggestedColour(static_cast<size_t>(code - 1));
   add(std::move(c));
 }
@@ -71,6 +79,39 @@ void Legend::addMissing(int code, const std::string& name) {
 void Legend::addMissing(const Legend& other) {
   for (const auto& c : other.classes)
     if (find(c.code) == nullptr) add(c);
+}
+
+int Legend::highestCode() const {
+  int highest = 0;
+  for (const auto& c : classes) highest = std::max(highest, c.code);
+  return highest;
+}
+
+void Legend::change(int code, LegendClass as) {
+  if (as.code != code) requireFree(*this, as.code);
+  const auto byCode = [](const LegendClass& a, const LegendClass& b) { return a.code < b.code; };
+  const bool rising = std::is_sorted(classes.begin(), classes.end(), byCode);
+  if (auto* at = find(code)) *at = std::move(as);
+  if (rising) std::sort(classes.begin(), classes.end(), byCode);
+}
+
+bool Legend::move(int code, int places) {
+  const auto at = std::find_if(classes.begin(), classes.end(),
+                               [&](const LegendClass& c) { return c.code == code; });
+  if (at == classes.end()) return false;
+  const auto now = at - classes.begin();
+  const auto to = std::clamp<std::ptrdiff_t>(now + places, 0, std::ssize(classes) - 1);
+  if (to > now) std::rotate(at, at + 1, classes.begin() + to + 1);
+  if (to < now) std::rotate(classes.begin() + to, at, at + 1);
+  return to != now;
+}
+
+bool Legend::sameClasses(const Legend& other) const {
+  return classes.size() == other.classes.size() &&
+         std::all_of(classes.begin(), classes.end(), [&](const LegendClass& c) {
+           const auto* there = other.find(c.code);
+           return there != nullptr && *there == c;
+         });
 }
 
 int Legend::firstFreeCode() const {
@@ -87,13 +128,22 @@ Json toJson(const Legend& legend) {
     for (const auto& s : c.subclasses) one["subclasses"].push_back({{"name", s.name}});
     classes.push_back(std::move(one));
   }
-  return {{"format", "zany-patch-legend"}, {"version", 1}, {"classes", std::move(classes)}};
+  Json json = {{"format", "zany-patch-legend"}, {"version", 1}, {"classes", std::move(classes)}};
+  if (!legend.name.empty()) json["name"] = legend.name;
+  if (!legend.description.empty()) json["description"] = legend.description;
+  return json;
 }
 
 Legend legendFrom(const Json& json) {
   Legend legend;
   if (!json.contains("classes") || !json["classes"].is_array())
     throw Error("The legend has no list “classes”; see docs/formats/legend.json.");
+  for (const auto& [field, said] :
+       {std::pair{"name", &legend.name}, {"description", &legend.description}})
+    if (json.contains(field)) {
+      if (!json[field].is_string()) throw Error("The {} of the legend is no text.", field);
+      *said = json[field];
+    }
   for (size_t i = 0; i < json["classes"].size(); ++i) {
     const Json& one = json["classes"][i];
     try {
@@ -114,7 +164,8 @@ Legend legendFrom(const Json& json) {
       if (one.contains("subclasses"))
         for (const auto& s : one["subclasses"])
           c.subclasses.push_back({s.at("name").get<std::string>()});
-      legend.add(std::move(c));
+      requireFree(legend, c.code);
+      legend.classes.push_back(std::move(c));
     } catch (const Json::exception&) {
       throw Error("Class {} of the legend needs a whole-number “code” and a “name”.", i + 1);
     }

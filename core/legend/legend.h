@@ -23,6 +23,7 @@ Colour suggestedColour(size_t n);
 
 struct Subclass {
   std::string name;
+  bool operator==(const Subclass&) const = default;
 };
 
 /// An information class. Codes are 1…65535; 0 stands for no data.
@@ -32,22 +33,30 @@ struct LegendClass {
   Colour colour;
   std::string description;
   std::vector<Subclass> subclasses;
+  bool operator==(const LegendClass&) const = default;
 };
 
-/// Classes in ascending order of their codes.
+/// Classes in the order they are shown in: by their codes, until somebody moves one.
 struct Legend {
   std::vector<LegendClass> classes;
+  std::string name = {}, description = {};
 
   const LegendClass* find(int code) const;
   LegendClass* find(int code);
-  /// Keeps the order; Error when the code is taken or outside 1…65535.
+  /// Before the first with a higher code; Error when the code is taken or outside 1…65535.
   LegendClass& add(LegendClass c);
   /// Adds what is missing, with suggested colours; names that are there already stay.
-  void addMissing(int code, const std::string& name);
+  void addMissing(int code, const std::string& className);
   /// The classes of another whose codes are not there yet.
   void addMissing(const Legend& other);
   int firstFreeCode() const;
-  int highestCode() const { return classes.empty() ? 0 : classes.back().code; }
+  int highestCode() const;
+  /// Keeps its place, but where all stand by their codes. Error: see add.
+  void change(int code, LegendClass as);
+  /// So many places down, or up, as far as there are any; false where it stays.
+  bool move(int code, int places);
+  /// Whether the same is said of the same classes, in whatever order.
+  bool sameClasses(const Legend& other) const;
 };
 
 Json toJson(const Legend& legend);

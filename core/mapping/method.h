@@ -47,6 +47,8 @@ struct Method {
   /// What Classifier::support is: a posterior probability, a share of votes…
   std::string support;
   std::vector<Parameter> parameters;
+  /// It learns nothing but signatures, so what `read` takes is such (training/signature.h).
+  bool bySignatures = false;
   /// `settings`: complete and checked. Error: samples that do not suffice, settings that do not fit
   /// the classes.
   std::unique_ptr<Classifier> (*train)(const Samples& samples, const Json& settings,

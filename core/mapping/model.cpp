@@ -106,6 +106,18 @@ Model trainOn(const Samples& samples, const MapPlan& plan, const Legend& legend,
   return m;
 }
 
+Model modelOf(const SignatureSet& set, const MapPlan& plan, Legend legend) {
+  const Method& how = method(plan.method);
+  if (!how.bySignatures || plan.subclasses != Subclasses::Together)
+    throw Error("{} needs training pixels, not their signatures alone; choose another method.",
+                how.title);
+  for (const auto& c : set.classes) legend.addMissing(c.code, c.name);
+  Model m{plan, linesOf(set), std::move(legend), {}, {}, set.pixels(), set.conflicts};
+  m.plan.settings = settingsFrom(how.parameters, plan.settings, how.title);
+  m.classifier = finished(how.read(zp::toJson(set), m.plan.settings), m);
+  return m;
+}
+
 Json toJson(const Model& m) {
   Json json = {{"format", "zany-patch-model"},
                {"version", 2},

@@ -4,6 +4,7 @@
 
 #include "legend/legend.h"
 #include "mapping/method.h"
+#include "training/signature.h"
 #include "training/subclasses.h"
 
 namespace zp {
@@ -32,6 +33,9 @@ struct Model {
 /// subclassesOf.
 Model trainOn(const Samples& samples, const MapPlan& plan, const Legend& legend,
               const Progress& progress = Progress());
+/// From signatures alone, with the lines that ask for their features. `legend`: what else is known
+/// of their classes. Error: a method that needs the training pixels themselves, or subclasses.
+Model modelOf(const SignatureSet& set, const MapPlan& plan, Legend legend);
 Json toJson(const Model& model);
 /// Error: another format, an unknown method, what was learned is not complete, more than 1024
 /// classes or 64 features, a class that the legend lacks.

@@ -1,23 +1,60 @@
 #include "mapping/patches.h"
 
-#include <numeric>
 #include <queue>
 
 namespace zp {
 
 Patches::Patches(Runs& runs, PatchNeighbours neighbours)
-    : runs_(runs), reach_(neighbours == PatchNeighbours::Sides ? 0 : 1) {
-  parent_.resize(runs.code.size());
-  next_.resize(runs.code.size());
-  std::iota(next_.begin(), next_.end(), 0u);
-  for (int y = 0; y < runs.height; ++y)
-    for (size_t r = runs.row[static_cast<size_t>(y)]; r < runs.row[static_cast<size_t>(y) + 1]; ++r)
-      parent_[r] = runs.from[r] - runs.to(r, y);
-  for (int y = 1; y < runs.height; ++y)
-    for (size_t r = runs.row[static_cast<size_t>(y)]; r < runs.row[static_cast<size_t>(y) + 1]; ++r)
-      touching(r, y, y - 1, [&](size_t other, int32_t) {
-        if (runs_.code[r] == runs_.code[other] && runs_.code[r] != 0) join(r, other);
+    : runs_(runs),
+      reach_(neighbours == PatchNeighbours::Sides ? 0 : 1),
+      parent_(runs.count()),
+      seen_(runs.count()) {
+  for (int y = 0; y < runs.height(); ++y)
+    runs.eachIn(y, [&](const Runs::Run& r) {
+      parent_[r.number] = r.from - r.to;
+      if (runs_.codes[r.number] == 0) return;
+      touching(r, y - 1, [&](const Runs::Run& above, int) {
+        if (runs_.codes[r.number] == runs_.codes[above.number]) join(r.number, above.number);
       });
+    });
+}
+
+void Patches::bordersOf(uint32_t patch, std::unordered_map<uint32_t, uint32_t>& borders) {
+  borders.clear();
+  members_.assign(1, runs_.run(patch));
+  seen_[patch] = true;
+  const auto add = [&](const Runs::Run& other, int sides) {
+    const uint32_t near = first(other.number);
+    if (near != patch) {
+      if (runs_.codes[near] != 0) borders[near] += static_cast<uint32_t>(sides);
+    } else if (!seen_[other.number]) {
+      seen_[other.number] = true;
+      members_.push_back(other);
+    }
+  };
+  for (size_t i = 0; i < members_.size(); ++i) {
+    const Runs::Run run = members_[i];
+    if (run.from > 0)
+      runs_.eachIn(run.row, run.from - 1, run.from, [&](const Runs::Run& r) { add(r, 1); });
+    if (run.to < runs_.width())
+      runs_.eachIn(run.row, run.to, run.to + 1, [&](const Runs::Run& r) { add(r, 1); });
+    touching(run, run.row - 1, add);
+    touching(run, run.row + 1, add);
+  }
+  for (const auto& run : members_) seen_[run.number] = false;
+}
+
+std::vector<int32_t> Patches::number(std::vector<uint32_t>& sizes) && {
+  sizes.assign(1, 0);
+  for (size_t r = 0; r < parent_.size(); ++r) {  // what a run points to is numbered before it
+    if (parent_[r] >= 0) {
+      parent_[r] = parent_[static_cast<size_t>(parent_[r])];
+      continue;
+    }
+    if (runs_.codes[r] != 0) sizes.push_back(static_cast<uint32_t>(-parent_[r]));
+    parent_[r] = runs_.codes[r] == 0 ? 0 : static_cast<int32_t>(sizes.size()) - 1;
+  }
+  return std::move(parent_);
 }
 
 namespace {

@@ -27,9 +27,9 @@ class Patches {
     return static_cast<uint32_t>(run);
   }
   uint32_t size(uint32_t patch) const { return static_cast<uint32_t>(-parent_[patch]); }
-  uint16_t code(uint32_t patch) const { return runs_.code[patch]; }
-  void setCode(uint32_t patch, uint16_t code) { runs_.code[patch] = code; }
-  bool isPatch(size_t run) const { return parent_[run] < 0 && runs_.code[run] != 0; }
+  uint16_t code(uint32_t patch) const { return runs_.codes[patch]; }
+  void setCode(uint32_t patch, uint16_t code) { runs_.codes[patch] = code; }
+  bool isPatch(size_t run) const { return parent_[run] < 0 && runs_.codes[run] != 0; }
 
   /// The lower number stands for both, with its class.
   uint32_t join(size_t a, size_t b) {
@@ -38,52 +38,33 @@ class Patches {
     if (other < one) std::swap(one, other);
     parent_[one] += parent_[other];
     parent_[other] = static_cast<int32_t>(one);
-    std::swap(next_[one], next_[other]);  // two rings become one
     return one;
   }
 
   /// Patches around one, with how many sides of pixels it shares with each: 0 where it touches by a
-  /// corner alone.
-  void bordersOf(uint32_t patch, std::unordered_map<uint32_t, uint32_t>& borders) {
-    borders.clear();
-    const auto add = [&](size_t other, int32_t sides) {
-      if (const uint32_t near = first(other); near != patch && runs_.code[near] != 0)
-        borders[near] += static_cast<uint32_t>(sides);
-    };
-    size_t run = patch;
-    do {
-      const int y = static_cast<int>(std::upper_bound(runs_.row.begin(), runs_.row.end(), run) -
-                                     runs_.row.begin()) -
-                    1;
-      if (run > runs_.row[static_cast<size_t>(y)]) add(run - 1, 1);
-      if (run + 1 < runs_.row[static_cast<size_t>(y) + 1]) add(run + 1, 1);
-      touching(run, y, y - 1, add);
-      touching(run, y, y + 1, add);
-      run = next_[run];
-    } while (run != patch);
-  }
+  /// corner alone. It looks at every run of the patch, so it is for small ones.
+  void bordersOf(uint32_t patch, std::unordered_map<uint32_t, uint32_t>& borders);
+
+  /// Numbers the patches from 1 in the order in which rows meet them and gives away the number of
+  /// each run, 0 where there is no class, and the pixels of each patch. There are no patches after.
+  std::vector<int32_t> number(std::vector<uint32_t>& sizes) &&;
 
  private:
   /// Calls for the runs of a neighbouring row that touch one, with how many columns they share.
   template <class Visit>
-  void touching(size_t run, int y, int beside, Visit visit) const {
-    if (beside < 0 || beside >= runs_.height) return;
-    const int32_t from = runs_.from[run], to = runs_.to(run, y);
-    const size_t begin = runs_.row[static_cast<size_t>(beside)],
-                 end = runs_.row[static_cast<size_t>(beside) + 1];
-    // The run that holds the first column, or the corner before it.
-    const auto at = std::upper_bound(runs_.from.begin() + static_cast<std::ptrdiff_t>(begin),
-                                     runs_.from.begin() + static_cast<std::ptrdiff_t>(end),
-                                     std::max(0, from - reach_));
-    for (auto r = static_cast<size_t>(at - runs_.from.begin()) - 1;
-         r < end && runs_.from[r] < to + reach_; ++r)
-      visit(r, std::max(0, std::min(to, runs_.to(r, beside)) - std::max(from, runs_.from[r])));
+  void touching(const Runs::Run& run, int beside, Visit visit) const {
+    if (beside < 0 || beside >= runs_.height()) return;
+    const int from = std::max(0, run.from - reach_), to = std::min(runs_.width(), run.to + reach_);
+    runs_.eachIn(beside, from, to, [&](const Runs::Run& other) {
+      visit(other, std::max(0, std::min(run.to, other.to) - std::max(run.from, other.from)));
+    });
   }
 
   Runs& runs_;
   int reach_;
-  std::vector<int32_t> parent_;  // of a run that stands for a patch: minus its pixels
-  std::vector<uint32_t> next_;   // the runs of a patch, in a ring
+  std::vector<int32_t> parent_;  // a run before it in its patch, or minus the pixels of the patch
+  std::vector<bool> seen_;       // runs met while looking around a patch,
+  std::vector<Runs::Run> members_;  // and those of them that are its own
 };
 
 /// Takes patches of fewer pixels than `smallest` into the neighbour of the longest border, the

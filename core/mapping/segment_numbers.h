@@ -6,7 +6,8 @@ namespace zp {
 /// Numbers the patches of a map from 1, in the order in which rows meet them.
 class SegmentNumbers {
  public:
-  explicit SegmentNumbers(const Runs& runs, Patches& patches);
+  /// Takes both: many pieces are held once only.
+  SegmentNumbers(Runs&& runs, Patches&& patches);
   size_t count() const { return sizes_.size() - 1; }
   /// Pixels of a segment, from 1.
   size_t size(size_t number) const { return sizes_[number]; }
@@ -17,9 +18,9 @@ class SegmentNumbers {
 
  private:
   void addPerimeters();
-  const Runs& runs_;
-  std::vector<uint32_t> number_;  // of each run
   std::vector<uint32_t> sizes_, perimeters_;
+  std::vector<int32_t> number_;  // of each run
+  Runs runs_;
 };
 
 }  // namespace zp

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <functional>
 
 #include "base/error.h"
 #include "base/nan.h"
@@ -11,79 +12,58 @@
 #include "mapping/pixel_sample.h"
 #include "mapping/segment_numbers.h"
 #include "mapping/superpixels.h"
+#include "radar/decibels.h"
 
 namespace zp {
 namespace {
 
-/// Segments whose sums are held at once take about so much.
-constexpr size_t kTableBytes = size_t{96} << 20;
-
-/// Mean and spread of each segment in some of the features.
+/// Mean and spread of each segment in one feature. Decibels have the mean of their power.
 class SegmentTable {
  public:
-  SegmentTable(size_t segments, size_t features)
-      : sums_(features * 2, std::vector<double>(segments + 1, 0)) {}
+  SegmentTable(size_t segments, bool decibels, double around)
+      : around_(around),
+        sums_(segments + 1, 0),
+        squares_(segments + 1, 0),
+        power_(decibels ? segments + 1 : 0, 0) {}
 
-  /// `first`: which of the scale's features is the first of the block.
-  void add(const FeatureBlock& block, const std::vector<uint32_t>& numbers, const Standard& around,
-           size_t first) {
-    for (size_t f = 0; f < block.features; ++f) {
-      const float* v = block.feature(f);
-      double *sum = sums_[2 * f].data(), *squares = sums_[2 * f + 1].data();
-      for (size_t i = 0; i < numbers.size(); ++i) {
-        if (numbers[i] == 0) continue;
-        const double d = static_cast<double>(v[i]) - around.mean[first + f];
-        sum[numbers[i]] += d;
-        squares[numbers[i]] += d * d;
-      }
+  void add(const float* values, const std::vector<uint32_t>& numbers) {
+    for (size_t i = 0; i < numbers.size(); ++i) {
+      if (numbers[i] == 0) continue;
+      const double d = static_cast<double>(values[i]) - around_;
+      sums_[numbers[i]] += d;
+      squares_[numbers[i]] += d * d;
+      if (!power_.empty()) power_[numbers[i]] += static_cast<double>(toPower(values[i]));
     }
   }
 
-  /// Values feature by feature, mean and spread, and segment by segment, 0 being no segment.
-  std::vector<std::vector<float>> bands(const SegmentNumbers& numbers, const Standard& around,
-                                        size_t first) {
-    std::vector<std::vector<float>> all;
-    for (size_t f = 0; f < sums_.size() / 2; ++f) {
-      auto &sum = sums_[2 * f], &squares = sums_[2 * f + 1];
-      std::vector<float> mean(sum.size(), kNan), spread = mean;
-      for (size_t s = 1; s < sum.size(); ++s) {
-        const auto n = static_cast<double>(numbers.size(s));
-        mean[s] = static_cast<float>(around.mean[first + f] + sum[s] / n);
-        spread[s] = static_cast<float>(
-            std::sqrt(std::max(0.0, squares[s] - sum[s] * sum[s] / n) / std::max(1.0, n - 1)));
-      }
-      all.push_back(std::move(mean));
-      all.push_back(std::move(spread));
-      sum = squares = {};
-    }
-    return all;
+  float mean(size_t s, double pixels) const {
+    return static_cast<float>(power_.empty() ? around_ + sums_[s] / pixels
+                                             : toDecibels(power_[s] / pixels));
+  }
+  float spread(size_t s, double pixels) const {
+    const double squares = std::max(0.0, squares_[s] - sums_[s] * sums_[s] / pixels);
+    return static_cast<float>(std::sqrt(squares / std::max(1.0, pixels - 1)));
   }
 
  private:
-  std::vector<std::vector<double>> sums_;
+  double around_;  // what sums are counted from, so that they stay small
+  std::vector<double> sums_, squares_, power_;
 };
-
-std::vector<std::vector<float>> sizeAndShape(const SegmentNumbers& numbers) {
-  std::vector<float> size(numbers.count() + 1, kNan), compactness = size;
-  for (size_t s = 1; s <= numbers.count(); ++s) {
-    size[s] = static_cast<float>(numbers.size(s));
-    compactness[s] = static_cast<float>(numbers.compactness(s));
-  }
-  return {size, compactness};
-}
 
 /// Means keep the roles of the bands they are of, so that indices and composites work on them.
 SceneSpec specOf(const Scope& scope, const Features& features) {
   const Scene& scene = scope.scenes[0].scene;
   SceneSpec spec;
   spec.date = scene.date;
-  spec.state = scene.state;
+  const bool decibels =
+      std::all_of(features.begin(), features.end(), [](const auto& f) { return f->inDecibels(); });
+  spec.state = decibels ? ValueState::BackscatterDecibels : scene.state;
   for (const auto& f : features) {
     const auto& planes = f->planes();
     SceneBand mean;
-    if (f->isPlane() && planes[0].scene == 0)
+    if ((f->isPlane() || decibels) && planes.size() == 1 && planes[0].scene == 0)
       mean = scene.bands[planes[0].band];
-    else
+    else if (!decibels)
       spec.state = ValueState::Unknown;
     mean.name = f->name();
     for (const auto& before : spec.bands)
@@ -97,57 +77,61 @@ SceneSpec specOf(const Scope& scope, const Features& features) {
   return spec;
 }
 
-/// Writes what is known of each segment to its pixels, from a band on.
+/// Writes what `told` knows of each segment to its pixels.
+using Told = std::function<float(size_t segment)>;
 void write(const std::vector<Window>& windows, const SegmentNumbers& numbers,
-           const std::vector<std::vector<float>>& bands, int firstBand, RasterWriter& writer,
+           const std::vector<Told>& told, int firstBand, RasterWriter& writer,
            const Progress& progress) {
   struct Block {
     Window window;
     std::vector<uint32_t> numbers;
-    std::vector<float> values;
+    std::vector<std::vector<float>> values;
   };
   forEachBlock<Block>(
       windows, progress,
       [&](Window w, Block& b) {
         b.window = w;
         numbers.read(w, b.numbers);
-        b.values.resize(w.pixels());
+        b.values.assign(told.size(), std::vector<float>(w.pixels(), kNan));
+        for (size_t t = 0; t < told.size(); ++t)
+          for (size_t i = 0; i < b.numbers.size(); ++i)
+            if (i > 0 && b.numbers[i] == b.numbers[i - 1])
+              b.values[t][i] = b.values[t][i - 1];
+            else if (b.numbers[i] != 0)
+              b.values[t][i] = told[t](b.numbers[i]);
       },
       [&](Block& b) {
-        for (size_t band = 0; band < bands.size(); ++band) {
-          for (size_t i = 0; i < b.numbers.size(); ++i) b.values[i] = bands[band][b.numbers[i]];
-          writer.write(firstBand + static_cast<int>(band), b.window, b.values);
-        }
+        for (size_t t = 0; t < told.size(); ++t)
+          writer.write(firstBand + static_cast<int>(t), b.window, b.values[t]);
       });
 }
 
-/// A few features at a time: all of many segments would need too much memory.
+/// One feature after the other: all of many segments would need too much memory.
 void writeAll(const Scope& scope, const FeatureReader& reader, const SegmentNumbers& numbers,
               const Standard& standard, const std::filesystem::path& temporary,
               const Progress& progress) {
   const Features& features = reader.features();
-  const size_t all = features.size();
-  const size_t together = std::clamp(kTableBytes / (24 * (numbers.count() + 1)), size_t{1}, all);
   RasterWriter writer(temporary, rasterSpecOf(reader.grid(), specOf(scope, features)));
+  const auto pixels = [&](size_t s) { return static_cast<double>(numbers.size(s)); };
   std::vector<uint32_t> at;
-  for (size_t f = 0; f < all; f += together) {
-    const auto from = features.begin() + static_cast<std::ptrdiff_t>(f);
-    const FeatureReader part(
-        scope, Features(from, from + static_cast<std::ptrdiff_t>(std::min(together, all - f))));
-    const auto share = [&](double of) {
-      return (static_cast<double>(f) + of * static_cast<double>(part.features().size())) /
-             static_cast<double>(all);
-    };
-    SegmentTable table(numbers.count(), part.features().size());
-    reduceBlocks(part, progress.part(share(0), share(0.5)), [&](const FeatureBlock& b) {
+  const double share = 1.0 / static_cast<double>(features.size());
+  for (size_t f = 0; f < features.size(); ++f) {
+    const FeatureReader one(scope, {features[f]});
+    const double begin = static_cast<double>(f) * share;
+    SegmentTable table(numbers.count(), features[f]->inDecibels(), standard.mean[f]);
+    reduceBlocks(one, progress.part(begin, begin + share / 2), [&](const FeatureBlock& b) {
       numbers.read(b.window, at);
-      table.add(b, at, standard, f);
+      table.add(b.feature(0), at);
     });
-    write(reader.windows(), numbers, table.bands(numbers, standard, f), static_cast<int>(2 * f) + 1,
-          writer, progress.part(share(0.5), share(1)));
+    write(reader.windows(), numbers,
+          {[&](size_t s) { return table.mean(s, pixels(s)); },
+           [&](size_t s) { return table.spread(s, pixels(s)); }},
+          static_cast<int>(2 * f) + 1, writer, progress.part(begin + share / 2, begin + share));
   }
-  write(reader.windows(), numbers, sizeAndShape(numbers), static_cast<int>(2 * all) + 1, writer,
-        progress.part(1, 1));
+  write(reader.windows(), numbers,
+        {[&](size_t s) { return static_cast<float>(numbers.size(s)); },
+         [&](size_t s) { return static_cast<float>(numbers.compactness(s)); }},
+        static_cast<int>(2 * features.size()) + 1, writer, progress.part(1, 1));
   writer.finish();
 }
 
@@ -187,11 +171,10 @@ Segments makeSegments(const Scope& scope, const FeatureReader& reader, const Jso
   Outputs aside(true);
   const auto pieces = aside.add(std::filesystem::path(temporary).concat(".pieces.tif"));
   Superpixels(reader, plan, progress.part(0.05, 0.5)).write(pieces, progress.part(0.5, 0.6));
-  Runs runs = runsOf(RasterFile(pieces), progress.part(0.6, 0.62));
+  Runs runs(RasterFile(pieces), progress.part(0.6, 0.62));
   Patches patches(runs, PatchNeighbours::Sides);
-  mergeSmall(patches, runs.from.size(), static_cast<uint32_t>(usual / 4 + 1),
-             progress.part(0.62, 0.7));
-  const SegmentNumbers numbers(runs, patches);
+  mergeSmall(patches, runs.count(), static_cast<uint32_t>(usual / 4 + 1), progress.part(0.62, 0.7));
+  const SegmentNumbers numbers(std::move(runs), std::move(patches));
   Segments found{numbers.count(), 0};
   for (size_t s = 1; s <= found.count; ++s) found.pixels += numbers.size(s);
   writeAll(scope, reader, numbers, standard, temporary, progress.part(0.7, 1));

@@ -15,20 +15,19 @@ size_t write(const Runs& runs, Patches& patches, const RasterFile& before, Raste
   const int rows = std::max(1, before.blockHeight());
   size_t changed = 0;
   std::vector<uint16_t> codes, was;
-  for (int y = 0; y < runs.height; y += rows) {
-    const Window w{0, y, runs.width, std::min(rows, runs.height - y)};
+  for (int y = 0; y < runs.height(); y += rows) {
+    const Window w{0, y, runs.width(), std::min(rows, runs.height() - y)};
     codes.resize(w.pixels());
     was.resize(w.pixels());
-    for (int r = y; r < y + w.height; ++r) {
-      const auto line = codes.begin() + static_cast<std::ptrdiff_t>(r - y) * runs.width;
-      for (size_t i = runs.row[static_cast<size_t>(r)]; i < runs.row[static_cast<size_t>(r) + 1];
-           ++i)
-        std::fill(line + runs.from[i], line + runs.to(i, r), patches.code(patches.first(i)));
-    }
+    auto out = codes.begin();
+    for (int r = y; r < y + w.height; ++r)
+      runs.eachIn(r, [&](const Runs::Run& run) {
+        out = std::fill_n(out, run.to - run.from, patches.code(patches.first(run.number)));
+      });
     before.readCodes(1, w, was.data());
     for (size_t i = 0; i < codes.size(); ++i) changed += codes[i] != was[i] ? 1 : 0;
     writer.writeCodes(1, w, codes);
-    progress.at(static_cast<double>(y + w.height) / runs.height);
+    progress.at(static_cast<double>(y + w.height) / runs.height());
   }
   return changed;
 }
@@ -43,13 +42,10 @@ size_t removeSmallPatches(const std::filesystem::path& map, size_t smallest,
     throw Error("The smallest patch has 2 pixels or more; {} changes nothing.", smallest);
   const RasterFile file(map);
   classBand(file);
-  if (file.grid().pixels() >= INT32_MAX)
-    throw Error("“{}” has more pixels than patches can be told apart in; cut it first.",
-                map.filename().string());
-  Runs runs = runsOf(file, progress.part(0, 0.3));
+  Runs runs(file, progress.part(0, 0.3));
   Patches patches(runs, neighbours);
   progress.at(0.4);
-  mergeSmall(patches, runs.from.size(), static_cast<uint32_t>(smallest), progress.part(0.4, 0.8));
+  mergeSmall(patches, runs.count(), static_cast<uint32_t>(smallest), progress.part(0.4, 0.8));
   RasterWriter writer(temporary, classMapSpec(file.grid(), legendOf(file), "classes"));
   const size_t changed = write(runs, patches, file, writer, progress.part(0.8, 1));
   writer.finish();

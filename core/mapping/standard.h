@@ -3,7 +3,7 @@
 
 #include "base/json.h"
 #include "feature/feature_reader.h"
-#include "training/samples.h"
+#include "training/signature.h"
 
 namespace zp {
 
@@ -25,11 +25,17 @@ struct Standard {
 void addFeature(Standard& standard, const std::vector<float>& values);
 /// Of the samples named.
 Standard standardOf(const Samples& samples, const std::vector<size_t>& which);
+/// Of all pixels that the signatures are of.
+Standard standardOf(const SignatureSet& set);
 /// That changes nothing.
 Standard noStandard(size_t features);
 
 /// Brings the values of a block to the scale.
 void scale(FeatureBlock& block, const Standard& standard);
+
+/// Values of the features, brought to the scale.
+Eigen::VectorXd scaled(const Eigen::VectorXd& values, const Standard& standard);
+Signature scaled(Signature signature, const Standard& standard);
 
 Json toJson(const Standard& standard);
 /// Error: not such, a spread that is not above 0.

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 #include <limits>
+#include <map>
 
 #include "base/error.h"
 #include "base/nan.h"
@@ -144,9 +145,29 @@ void Superpixels::sum(Block& b, bool own) const {
     }
 }
 
-/// Moves each centre to the mean of the pixels that chose it.
+/// Moves the centres of a row of cells to the means of the pixels that chose them.
+void Superpixels::move(int row, const std::vector<float>& sums) {
+  std::vector<float> start(perCell());
+  for (int column = 0; column < across_; ++column) {
+    const size_t cell = cellAt(column, row);
+    const float* s = sums.data() + static_cast<size_t>(column) * (perCell() + 1);
+    startOf(cell, start.data());
+    for (size_t k = 0; k < perCell(); ++k)
+      centres_[cell * perCell() + k] = s[0] > 0 ? start[k] + s[1 + k] / s[0] : kNan;
+  }
+}
+
+/// Sums are held of the rows of cells alone that blocks to come may still add to; as those choose
+/// among no others, the rows before can be moved at once.
 void Superpixels::pass(bool first, const Progress& progress) {
-  std::vector<float> sums(cellAt(0, down_) * (perCell() + 1), 0);
+  std::map<int, std::vector<float>> rows;
+  bool any = false;
+  const auto moveBefore = [&](int row) {
+    while (!rows.empty() && rows.begin()->first < row) {
+      move(rows.begin()->first, rows.begin()->second);
+      rows.erase(rows.begin());
+    }
+  };
   forEachBlock<Block>(
       reader_.windows(), progress,
       [&](Window w, Block& b) {
@@ -154,22 +175,18 @@ void Superpixels::pass(bool first, const Progress& progress) {
         sum(b, first);
       },
       [&](const Block& b) {
-        const size_t line = static_cast<size_t>(b.around.width) * (perCell() + 1);
+        moveBefore(b.around.y);
+        const size_t each = perCell() + 1, line = static_cast<size_t>(b.around.width) * each;
         for (int row = 0; row < b.around.height; ++row) {
           const float* from = b.sums.data() + static_cast<size_t>(row) * line;
-          float* to = sums.data() + cellAt(b.around.x, b.around.y + row) * (perCell() + 1);
+          auto& sums = rows[b.around.y + row];
+          sums.resize(static_cast<size_t>(across_) * each, 0);
+          float* to = sums.data() + static_cast<size_t>(b.around.x) * each;
           for (size_t i = 0; i < line; ++i) to[i] += from[i];
+          for (size_t i = 0; i < line; i += each) any = any || from[i] > 0;
         }
       });
-  bool any = false;
-  std::vector<float> start(perCell());
-  for (size_t cell = 0; cell < cellAt(0, down_); ++cell) {
-    const float* s = sums.data() + cell * (perCell() + 1);
-    any = any || s[0] > 0;
-    startOf(cell, start.data());
-    for (size_t k = 0; k < perCell(); ++k)
-      centres_[cell * perCell() + k] = s[0] > 0 ? start[k] + s[1 + k] / s[0] : kNan;
-  }
+  moveBefore(down_);
   if (!any) throw Error("No pixel has a value in every feature; choose others or another place.");
 }
 

@@ -44,6 +44,7 @@ class Superpixels {
   void chooseIn(const FeatureBlock& values, Window run, std::vector<float>& squared,
                 int32_t* cells) const;
   void sum(Block& block, bool own) const;
+  void move(int row, const std::vector<float>& sums);
   void pass(bool first, const Progress& progress);
 
   const FeatureReader& reader_;

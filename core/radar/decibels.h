@@ -18,6 +18,9 @@ inline float toPower(float decibels) {
 /// Whether the numbers of a radar scene are power or decibels: power is never below zero, decibels
 /// of land and water mostly are. Unknown when neither is plain: one has to be asked.
 ValueState recogniseBackscatter(const Scene& scene);
+inline bool isBackscatter(ValueState state) {
+  return state == ValueState::BackscatterPower || state == ValueState::BackscatterDecibels;
+}
 /// What the numbers of a scene are; of a radar scene of which nobody has said it, as recognised.
 ValueState backscatterState(const Scene& scene);
 

@@ -8,6 +8,7 @@
 #include <map>
 
 #include "base/error.h"
+#include "feature/feature_kind.h"
 
 namespace zp {
 namespace {
@@ -116,6 +117,13 @@ void requireCovariances(const SignatureSet& set) {
   }
 }
 
+std::vector<std::string> linesOf(const SignatureSet& set) {
+  if (!set.lines.empty()) return set.lines;
+  std::vector<std::string> lines;
+  for (const auto& band : set.bands) lines.push_back(textOf(FeatureLine{"band", {band}, ""}));
+  return lines;
+}
+
 Json toJson(const SignatureSet& set) {
   const auto list = [](const Eigen::VectorXd& v) {
     return numbers(std::vector<double>(v.data(), v.data() + v.size()));
@@ -140,12 +148,14 @@ Json toJson(const SignatureSet& set) {
           {{"a", set.classes[i].code},
            {"b", set.classes[j].code},
            {"jeffries_matusita", number(jeffriesMatusita(set.classes[i], set.classes[j]))}});
-  return {{"format", "zany-patch-signatures"},
-          {"version", 1},
-          {"bands", set.bands},
-          {"classes", classes},
-          {"separability", pairs},
-          {"conflicts", set.conflicts}};
+  Json json = {{"format", "zany-patch-signatures"},
+               {"version", 1},
+               {"bands", set.bands},
+               {"classes", classes},
+               {"separability", pairs},
+               {"conflicts", set.conflicts}};
+  if (!set.lines.empty()) json["features"] = set.lines;
+  return json;
 }
 
 SignatureSet signaturesFrom(const Json& json) {
@@ -153,7 +163,10 @@ SignatureSet signaturesFrom(const Json& json) {
   try {
     set.bands = json.at("bands").get<std::vector<std::string>>();
     set.conflicts = json.value("conflicts", size_t{0});
+    set.lines = json.value("features", std::vector<std::string>());
     const size_t n = set.bands.size();
+    if (!set.lines.empty() && set.lines.size() != n)
+      throw Error("The signatures do not name one feature a band.");
     const auto vector = [&](const Json& values) {
       if (values.size() != n) throw Error("The signatures do not have one value a band.");
       Eigen::VectorXd v(static_cast<Eigen::Index>(n));
@@ -179,6 +192,10 @@ SignatureSet signaturesFrom(const Json& json) {
     throw Error("The signatures are not complete; see docs/formats/signatures.json.");
   }
   return set;
+}
+
+SignatureSet readSignatures(const std::filesystem::path& file) {
+  return signaturesFrom(readJson(file, "zany-patch-signatures"));
 }
 
 }  // namespace zp

@@ -1,5 +1,6 @@
 #pragma once
 #include <Eigen/Core>
+#include <filesystem>
 #include <string>
 #include <vector>
 
@@ -18,7 +19,8 @@ struct Signature {
 };
 
 struct SignatureSet {
-  std::vector<std::string> bands;  // or other features
+  std::vector<std::string> bands;       // or other features
+  std::vector<std::string> lines = {};  // that ask for them (feature/feature_kind.h), where known
   std::vector<Signature> classes;  // by ascending code; classes without a valid pixel are left out
   size_t conflicts = 0;
   size_t pixels() const;
@@ -36,7 +38,12 @@ double jeffriesMatusita(const Signature& a, const Signature& b);
 /// inverted; the sentence names the class and how many pixels it needs.
 void requireCovariances(const SignatureSet& set);
 
+/// What asks for its features: lines, or bands by their names where it has none.
+std::vector<std::string> linesOf(const SignatureSet& set);
+
 Json toJson(const SignatureSet& set);
+/// Error: not complete, or what cannot be.
 SignatureSet signaturesFrom(const Json& json);
+SignatureSet readSignatures(const std::filesystem::path& file);
 
 }  // namespace zp

@@ -8,14 +8,8 @@ namespace {
 
 using namespace testing;
 
-class RestWindow : public RealWindow {
+class RestWindow : public MappingWindow {
  protected:
-  void SetUp() override {
-    RealWindow::SetUp();
-    d().stage(2);
-    importTraining();
-    d().stage(3);
-  }
   std::vector<uint16_t> codes(const Product& map) { return readCodes(map.file); }
 };
 
@@ -72,6 +66,34 @@ TEST_F(RestWindow, ClassesOfAMapStayWhileTheRestIsMappedAnew) {
   classes->item(0)->setCheckState(Qt::Unchecked);
   d().click("primary");
   EXPECT_TRUE(said().contains("Tick a class")) << said().toStdString();
+}
+
+/// Made anew, the map it keeps from is another one, and the preview has to follow.
+TEST_F(RestWindow, ThePreviewFollowsTheMapItKeepsFrom) {
+  const std::string now = w().bench().currentScene()->id;
+  const auto other = std::find_if(s().scenes.begin(), s().scenes.end(), [&](const StudyScene& one) {
+    return one.id != now && one.scene.bandOf("nir") >= 0;
+  });
+  const QString scene = q(other->id);
+  w().bench().setCurrentScene(scene);
+  d().settle();
+  d().make("primary", "the map");
+  const std::string id = s().products.back().id;
+  w().bench().setCurrentScene(q(now));
+  d().settle();
+  d().click("mapChoices");
+  choose("mapKept", q(s().product(id)->name));
+  const auto preview = [&] { return w().view().front().learned; };
+  d().until([&] { return preview() != nullptr && preview()->kept; }, "the preview");
+  d().settle();
+  const auto before = preview();
+  w().mapping().refresh();
+  d().settle();
+  EXPECT_EQ(preview(), before);  // nothing changed
+  w().bench().changeScene(scene, "a scene", [](Scene& s) { s.name = "Later"; });
+  w().bench().bringUpToDate(q(id));
+  d().until([&] { return s().product(id)->revision > 1; }, "the map to be made again");
+  d().until([&] { return preview() != nullptr && preview() != before; }, "the preview to follow");
 }
 
 TEST_F(RestWindow, NamedClustersOfTheRestAndTheKeptMapAreOneMap) {

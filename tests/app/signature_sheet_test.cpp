@@ -2,6 +2,7 @@
 #include "charts/feature_scatter.h"
 #include "charts/histogram_stack.h"
 #include "charts/tinted_grid.h"
+#include "desks/mapping/mapping_desk.h"
 #include "desks/training/area_table.h"
 #include "support/rasters.h"
 #include "training/area_fit.h"
@@ -132,6 +133,44 @@ TEST_F(SignatureWindow, DotsThatAreBrushedAreSeenInTheView) {
   drag((from + to) / 2, (from + to) / 2 + QPoint(1, 0));
   EXPECT_EQ(said->text(), before);
   EXPECT_FALSE(scatter->anyChosen());
+}
+
+TEST_F(SignatureWindow, FeaturesOfTheMapAreSeenAsItsBandsAre) {
+  d().stage(3);
+  d().click("group-radar");
+  d().settle();
+  d().stage(2);
+  openSheet();
+  auto* over = d().find<QComboBox>("signaturesOver");
+  ASSERT_EQ(over->count(), 2);
+  const auto* bands = d().find<QComboBox>("scatterX");
+  EXPECT_EQ(bands->count(), 8);
+  choose("signaturesOver", over->itemText(1));
+  auto* stack = d().find<HistogramStack>("histogramStack");
+  d().until([&] { return stack->rows().size() > 8; }, "the features of the map");
+  d().settle();
+  const auto features = static_cast<int>(stack->rows().size());
+  EXPECT_TRUE(over->currentText().startsWith(QString::number(features)));
+  EXPECT_EQ(bands->count(), features);
+  const Json step = w().mapping().features();
+  const SignatureSet set = signaturesOf(samplesOfStep(s(), step));
+  ASSERT_EQ(set.bands.size(), static_cast<size_t>(features));
+  const Signature& c = set.classes[2];
+  chooseClass(c.code);
+  d().click("showCovariance");
+  EXPECT_EQ(d().find<TintedGrid>("tintedGrid")->values(), c.covariance);
+  // Of no scale in common, they are drawn in spreads.
+  const auto* curves = d().find<SignatureChart>("sheetCurves");
+  EXPECT_LT(curves->yAxis->range().upper, 12);
+  EXPECT_GT(curves->yAxis->range().lower, -12);
+  look("signature-features");
+  // A band of radar against one of the picture, brushed to the view.
+  choose("scatterY", bands->itemText(features - 1));
+  auto* scatter = d().find<FeatureScatter>("featureScatter");
+  EXPECT_LT(scatter->yAxis->range().upper, 10);
+  EXPECT_LT(scatter->yAxis->range().lower, -5);
+  choose("signaturesOver", over->itemText(0));
+  EXPECT_EQ(bands->count(), 8);
 }
 
 TEST_F(SignatureWindow, ASetIsKeptComparedAndTakenUpAgain) {

@@ -11,14 +11,8 @@ namespace {
 
 using namespace testing;
 
-class PreviewWindow : public RealWindow {
+class PreviewWindow : public MappingWindow {
  protected:
-  void SetUp() override {
-    RealWindow::SetUp();
-    d().stage(2);
-    importTraining();
-    d().stage(3);
-  }
   const Picture& front() { return w().view().front(); }
   const LearnedMap* map() { return front().learned.get(); }
   void untilPreview(const LearnedMap* before, const char* what) {

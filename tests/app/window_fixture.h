@@ -143,4 +143,15 @@ class RealWindow : public ::testing::Test {
   std::unique_ptr<Driver> driver_;
 };
 
+/// On the mapping desk, with the training areas of the demo.
+class MappingWindow : public RealWindow {
+ protected:
+  void SetUp() override {
+    RealWindow::SetUp();
+    d().stage(2);
+    importTraining();
+    d().stage(3);
+  }
+};
+
 }  // namespace zp::testing

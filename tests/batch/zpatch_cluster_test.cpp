@@ -1,7 +1,6 @@
 // Clusters without training, and their names.
-#include "base/random.h"
 #include "legend/class_map.h"
-#include "zpatch_run.h"
+#include "stripes.h"
 
 namespace zp {
 namespace {
@@ -10,18 +9,8 @@ using namespace zp::testing;
 
 class ZpatchClusters : public ZpatchRun {
  protected:
-  /// Three stripes of unlike width, with a little noise.
   void SetUp() override {
-    const Grid g = metricGrid(100, 40);
-    Random random(2);
-    std::vector<float> red, nir;
-    for (size_t i = 0; i < g.pixels(); ++i) {
-      const size_t column = i % 100;
-      const int cover = column < 15 ? 0 : column < 45 ? 1 : 2;
-      red.push_back(static_cast<float>(0.1 + 0.2 * cover + 0.01 * random.uniform()));
-      nir.push_back(static_cast<float>(0.6 - 0.1 * cover + 0.01 * random.uniform()));
-    }
-    writeFloats(folder_ / "s.tif", g, {red, nir}, {"red", "nir"});
+    writeStripes(folder_ / "s.tif");
     Legend legend;
     legend.add({4, "Water", {10, 80, 160}, "", {}});
     legend.add({9, "Land", {90, 160, 60}, "", {}});

@@ -1,7 +1,6 @@
 // Segments, and maps and clusters of what another map leaves.
-#include "base/random.h"
 #include "legend/class_map.h"
-#include "zpatch_run.h"
+#include "stripes.h"
 
 namespace zp {
 namespace {
@@ -10,20 +9,14 @@ using namespace zp::testing;
 
 class ZpatchRest : public ZpatchRun {
  protected:
-  /// Three stripes with a little noise, training in each, and a map that has the first one only.
+  /// Training in each stripe, and a map that has the first two only.
   void SetUp() override {
-    const Grid g = metricGrid(100, 40);
-    Random random(2);
-    std::vector<float> red, nir;
+    const Grid g = writeStripes(folder_ / "s.tif");
     std::vector<uint16_t> known;
     for (size_t i = 0; i < g.pixels(); ++i) {
-      const size_t column = i % 100;
-      const int cover = column < 15 ? 0 : column < 45 ? 1 : 2;
-      red.push_back(static_cast<float>(0.1 + 0.2 * cover + 0.01 * random.uniform()));
-      nir.push_back(static_cast<float>(0.6 - 0.1 * cover + 0.01 * random.uniform()));
-      known.push_back(cover == 0 ? 9 : cover == 1 ? 5 : 0);
+      const int stripe = stripeOf(i % 100);
+      known.push_back(stripe == 0 ? 9 : stripe == 1 ? 5 : 0);
     }
-    writeFloats(folder_ / "s.tif", g, {red, nir}, {"red", "nir"});
     Legend legend;
     legend.add({5, "Field", {200, 160, 60}, "", {}});
     legend.add({9, "Harbour", {10, 80, 160}, "", {}});
@@ -94,6 +87,10 @@ TEST_F(ZpatchRest, WrongCallsAndInputsSaySo) {
   EXPECT_EQ(run(map_ + "--keep s.tif"), 1);  // no class map
   EXPECT_FALSE(fs::exists(folder_ / "m.tif"));
   EXPECT_EQ(run(map_ + "--keep m.tif"), 1);  // is not there
+  writeCodes(folder_ / "far.tif", metricGrid(100, 40).moved({1e5, 0}),
+             std::vector<uint16_t>(100 * 40, 9));
+  EXPECT_EQ(run(map_ + "--keep far.tif"), 1);
+  EXPECT_NE(err().find("“far.tif” lies elsewhere"), std::string::npos) << err();
 }
 
 }  // namespace

@@ -173,5 +173,38 @@ TEST(PixelSample, IsDrawnBySeedWithoutWhatLacksAValue) {
   }
 }
 
+/// The scale of signatures is that of the pixels they are of, and scaled they are those of the
+/// scaled pixels.
+TEST(StandardScale, OfSignaturesIsThatOfTheirPixels) {
+  Random random(4);
+  Samples samples;
+  samples.features = {"a", "b"};
+  samples.classes = {{1, "one", 0}, {4, "four", 0}};
+  std::vector<size_t> all;
+  for (size_t i = 0; i < 500; ++i) {
+    samples.codes.push_back(i % 3 == 0 ? 1 : 4);
+    const double shift = samples.codes.back();
+    samples.values.push_back(static_cast<float>(shift + random.uniform()));
+    samples.values.push_back(static_cast<float>(100 * shift + 30 * random.uniform()));
+    all.push_back(i);
+  }
+  const SignatureSet set = signaturesOf(samples);
+  const Standard expected = standardOf(samples, all), found = standardOf(set);
+  for (size_t f = 0; f < 2; ++f) {
+    EXPECT_NEAR(found.mean[f], expected.mean[f], 1e-9 * expected.spread[f]);
+    EXPECT_NEAR(found.spread[f], expected.spread[f], 1e-9 * expected.spread[f]);
+  }
+  Samples brought = samples;
+  for (size_t i = 0; i < brought.values.size(); ++i)
+    brought.values[i] = expected.of(samples.values[i], i % 2);
+  const SignatureSet direct = signaturesOf(brought);
+  for (size_t c = 0; c < 2; ++c) {
+    const Signature one = scaled(set.classes[c], found);
+    EXPECT_LT((one.mean - direct.classes[c].mean).norm(), 1e-6);
+    EXPECT_LT((one.max - direct.classes[c].max).norm(), 1e-6);
+    EXPECT_LT((one.covariance - direct.classes[c].covariance).norm(), 1e-6);
+  }
+}
+
 }  // namespace
 }  // namespace zp

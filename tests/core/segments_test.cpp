@@ -34,7 +34,7 @@ class SegmentsMade : public ::testing::Test {
     writeFloats(folder_ / "s.tif", metricGrid(width_, height_), {red_, nir_}, {"red", "nir"}, -1);
     Scene scene = openScene(folder_ / "s.tif");
     setRoles(scene, {{"red", 1}, {"nir", 2}});
-    scene.state = ValueState::SurfaceReflectance;
+    scene.state = state_;
     const Scope scope{scene};
     found_ = makeSegments(scope, FeatureReader(scope, makeFeatures(lines, scope)), settings,
                           folder_ / "made.tif");
@@ -75,6 +75,7 @@ class SegmentsMade : public ::testing::Test {
 
   Folder folder_;
   int width_ = 0, height_ = 0;
+  ValueState state_ = ValueState::SurfaceReflectance;
   std::vector<float> red_, nir_;
   Segments found_;
   Scene made_;
@@ -150,6 +151,30 @@ TEST_F(SegmentsMade, MeansAreBandsOfTheirRoles) {
   EXPECT_EQ(made_.bands[2].role, "");
   EXPECT_EQ(made_.bands[4].name, "size");
   EXPECT_EQ(made_.state, ValueState::Unknown);  // an index is no reflectance
+}
+
+/// Decibels are averaged as power; their spread is that of the decibels.
+TEST_F(SegmentsMade, DecibelsHaveTheMeanOfTheirPower) {
+  write(40, 40);
+  for (auto* band : {&red_, &nir_})
+    for (float& v : *band) v = -25 + 20 * v;  // some 20 decibels between the fields
+  Random random(5);
+  for (float& v : red_) v += static_cast<float>(6 * random.uniform());
+  state_ = ValueState::BackscatterDecibels;
+  segment({{"pixels", 40}});
+  EXPECT_EQ(made_.state, ValueState::BackscatterDecibels);
+  for (const auto& piece : pieces()) {
+    double power = 0, sum = 0, squares = 0;
+    for (const size_t i : piece) {
+      power += std::pow(10.0, static_cast<double>(red_[i]) / 10);
+      sum += static_cast<double>(red_[i]);
+    }
+    const auto n = static_cast<double>(piece.size());
+    for (const size_t i : piece) squares += std::pow(static_cast<double>(red_[i]) - sum / n, 2);
+    EXPECT_NEAR(bands_[RedMean][piece[0]], 10 * std::log10(power / n), 1e-4);
+    EXPECT_GT(bands_[RedMean][piece[0]], sum / n + 0.05);
+    EXPECT_NEAR(bands_[RedSpread][piece[0]], std::sqrt(squares / (n - 1)), 1e-4);
+  }
 }
 
 TEST_F(SegmentsMade, AWrongWishIsASentence) {

@@ -9,6 +9,18 @@ std::vector<const Product*> classMapsOf(const Study& study) {
   return all;
 }
 
+void offerClassMaps(QComboBox& choice, const Study& study, const std::string& notBy) {
+  const QString before = choice.currentData().toString();
+  choice.clear();
+  int newest = -1;
+  for (const auto* p : classMapsOf(study)) {
+    choice.addItem(q(p->name), q(p->id));
+    if (newest < 0 && p->step.value("do", "") != notBy) newest = choice.count() - 1;
+  }
+  const int kept = choice.findData(before);
+  choice.setCurrentIndex(kept >= 0 ? kept : std::max(0, newest));
+}
+
 ClassTicks::ClassTicks(const QString& name, const QString& what) {
   setObjectName(name);
   setAccessibleName(what);

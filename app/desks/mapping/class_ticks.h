@@ -6,6 +6,10 @@ namespace zp {
 /// The class maps of a study in a choice, the newest first.
 std::vector<const Product*> classMapsOf(const Study& study);
 
+/// Fills a choice with them; what was chosen stays, and at first it is the newest that was not made
+/// by a kind of step.
+void offerClassMaps(QComboBox& choice, const Study& study, const std::string& notBy);
+
 /// The classes of a map with ticks; those that were ticked stay so while the map is the same.
 class ClassTicks : public QListWidget {
  public:

@@ -1,24 +1,13 @@
 #include "desks/mapping/map_preview.h"
 
 #include "base/error.h"
+#include "desks/training/training_over.h"
 #include "legend/class_map.h"
 #include "look/look.h"
 #include "mapping/derived.h"
 
 namespace zp {
 namespace {
-
-/// What samples are drawn from: features, their scenes as they are now, and training.
-QString sourceOf(const Study& study, const Json& step) {
-  Json of = {{"training", study.trainingRevision}, {"legend", toJson(study.legend)}};
-  for (const char* field : {"scene", "features", "with", "bands"})
-    if (step.contains(field)) of[field] = step[field];
-  Json revisions = {study.revisionOf(step.at("scene"))};
-  for (const auto& [name, id] : step.value("with", std::map<std::string, std::string>()))
-    revisions.push_back(study.revisionOf(id));
-  of["revisions"] = revisions;
-  return q(of.dump());
-}
 
 /// What the method leaves as it is. Error: the map is gone.
 std::optional<TrustedMap> keptOf(const Study& study, const Json& step) {
@@ -69,10 +58,12 @@ void MapPreview::ask(const Study& study, const Json& step) {
   plan.erase("least");
   plan.erase("name");
   kept_ = keptOf(study, plan);
+  const QString keptNow =
+      kept_ ? QString("/%1").arg(study.revisionOf(plan["kept"].get<std::string>())) : QString();
   plan.erase("kept");
   plan.erase("kept_classes");
-  const QString samplesOf = sourceOf(study, step), planOf = samplesOf + q(plan.dump()),
-                asked = samplesOf + q(step.dump());
+  const QString samplesOf = sourceOfSamples(study, step), planOf = samplesOf + q(plan.dump()),
+                asked = samplesOf + q(step.dump()) + keptNow;
   if (asked == asked_) return;
   asked_ = asked;
   if (known_ != nullptr && known_->planOf == planOf) {

@@ -3,6 +3,7 @@
 #include "desks/mapping/clustered_panel.h"
 #include "desks/mapping/combine_panel.h"
 #include "desks/mapping/mapped_areas.h"
+#include "desks/mapping/model_panel.h"
 #include "desks/mapping/segments_panel.h"
 #include "desks/mapping/tidy_panel.h"
 #include "desks/mapping/touch_up_panel.h"
@@ -13,8 +14,9 @@ namespace zp {
 
 MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, txt("Mapping")) {
   nameScene();
-  auto* trained = new TrainedPanel(bench, view);
-  addPage(trained, "trainedMap", txt("Trained"));
+  trained_ = new TrainedPanel(bench, view);
+  addPage(trained_, "trainedMap", txt("Trained"));
+  addPage(new ModelPanel(bench), "modelPage", txt("By model"));
   auto* clustered = new ClusteredPanel(bench);
   addPage(clustered, "clusteredMap", txt("Clustered"));
   auto* segments = new SegmentsPanel(bench);
@@ -22,8 +24,12 @@ MappingDesk::MappingDesk(Workbench& bench, MapView& view) : Desk(bench, view, tx
   addPage(new TidyPanel(bench), "tidyPage", txt("Tidy"));
   addPage(new CombinePanel(bench), "combinePage", txt("Combine"));
   addPage(new TouchUpPanel(bench, view), "touchUpPage", txt("By hand"));
-  connect(segments, &SegmentsPanel::mapAsked, this, [this, trained] { showPage(trained); });
+  connect(segments, &SegmentsPanel::mapAsked, this, [this] { showPage(trained_); });
   connect(clustered, &ClusteredPanel::namingAsked, this, &MappingDesk::namingAsked);
+}
+
+Json MappingDesk::features() {
+  return trained_->chosenFeatures();
 }
 
 Desk::Missing MappingDesk::missing() const {

@@ -1,6 +1,7 @@
 #include "desks/mapping/tidy_panel.h"
 
 #include "base/error.h"
+#include "desks/mapping/class_ticks.h"
 #include "mapping/tidy.h"
 
 namespace zp {
@@ -35,17 +36,7 @@ void TidyPanel::forget() {
 
 /// The newest map that is not tidied itself, unless another was chosen.
 void TidyPanel::refresh() {
-  const QString before = map_->currentData().toString();
-  map_->clear();
-  int newest = -1;
-  const auto& all = bench_.study().products;
-  for (auto p = all.rbegin(); p != all.rend(); ++p) {
-    if (p->kind != ProductKind::ClassMap) continue;
-    map_->addItem(q(p->name), q(p->id));
-    if (newest < 0 && p->step.value("do", "") != "tidy") newest = map_->count() - 1;
-  }
-  const int kept = map_->findData(before);
-  map_->setCurrentIndex(kept >= 0 ? kept : std::max(0, newest));
+  offerClassMaps(*map_, bench_.study(), "tidy");
   tellNewest();
   Q_EMIT changed();
 }

@@ -1,5 +1,6 @@
 #include "desks/mapping/touch_up_panel.h"
 
+#include "desks/mapping/class_ticks.h"
 #include "grid/crs.h"
 #include "mapping/patch_at.h"
 #include "outline/brush.h"
@@ -123,18 +124,8 @@ void TouchUpPanel::takePatch(Place place) {
 
 /// The newest map that is not touched up itself, unless another was chosen.
 void TouchUpPanel::refresh() {
-  const QString map = map_->currentData().toString();
   const int becomes = becomes_->currentData().toInt(), only = only_->currentData().toInt();
-  map_->clear();
-  int newest = -1;
-  const auto& all = bench_.study().products;
-  for (auto p = all.rbegin(); p != all.rend(); ++p) {
-    if (p->kind != ProductKind::ClassMap) continue;
-    map_->addItem(q(p->name), q(p->id));
-    if (newest < 0 && p->step.value("do", "") != "touch-up") newest = map_->count() - 1;
-  }
-  const int kept = map_->findData(map);
-  map_->setCurrentIndex(kept >= 0 ? kept : std::max(0, newest));
+  offerClassMaps(*map_, bench_.study(), "touch-up");
   becomes_->clear();
   only_->clear();
   only_->addItem(txt("any class"), 0);

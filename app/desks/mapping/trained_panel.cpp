@@ -1,5 +1,6 @@
 #include "desks/mapping/trained_panel.h"
 
+#include "base/outputs.h"
 #include "desks/mapping/mapped_areas.h"
 #include "desks/mapping/what_parted.h"
 #include "shell/find_widgets.h"
@@ -130,6 +131,11 @@ QWidget* TrainedPanel::buildChoices() {
   connect(kept_, &KeptClasses::changed, this, &TrainedPanel::choseAgain);
   column->addWidget(kept_);
   column->addWidget(inside_, 0, Qt::AlignLeft);
+  auto* save = linkButton(txt("Save the model…"));
+  save->setObjectName("saveModel");
+  save->setToolTip(txt("What is learned so, for use on another scene or in another study"));
+  connect(save, &QPushButton::clicked, this, &TrainedPanel::saveModel);
+  column->addWidget(save, 0, Qt::AlignLeft);
   return holder;
 }
 
@@ -216,6 +222,11 @@ void TrainedPanel::refresh() {
   offerMethod();
 }
 
+Json TrainedPanel::chosenFeatures() {
+  features_->refresh();
+  return features_->step();
+}
+
 void TrainedPanel::offerMethod() {
   const auto* s = bench_.currentScene();
   method_->offer({trainedClasses(), &s->scene}, s->id);
@@ -250,6 +261,34 @@ void TrainedPanel::act() {
     before_ = choiceOf(step());
   } catch (const Error&) {
     // Said by the panel.
+  }
+}
+
+/// Learned anew, whether it was tried or not.
+void TrainedPanel::saveModel() {
+  if (const QString what = missing(); !what.isEmpty()) return Q_EMIT trouble(what);
+  try {
+    const Json by = step();
+    const QString file = QFileDialog::getSaveFileName(
+        this, txt("Save the model"), q((bench_.study().folder() / "model.json").string()),
+        txt("Models (*.json)"));
+    if (file.isEmpty()) return;
+    bench_.background(
+        txt("Save the model"),
+        [study = bench_.study(), by, file](const Progress& progress) {
+          Outputs outputs(true);
+          const auto temporary = outputs.add(file.toStdString());
+          Model model = trainOn(samplesOfStep(study, by, progress.part(0, 0.5)), planOfStep(by),
+                                study.legend, progress.part(0.5, 1));
+          model.features = featuresOfStep(study, by).lines;
+          writeJson(temporary, toJson(model));
+          outputs.commit();
+        },
+        [this, file] { Q_EMIT bench_.notice(txt("The model is in “%1”.").arg(file)); },
+        "model " + file);
+    Q_EMIT trouble("");
+  } catch (const std::exception& e) {
+    Q_EMIT trouble(sentenceOf(e));
   }
 }
 

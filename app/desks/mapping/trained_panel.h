@@ -27,6 +27,8 @@ class TrainedPanel : public Panel {
   QString missing() const override;
   Json step() const override;
   void act() override;
+  /// What a step says of the features chosen, of the scene in hand.
+  Json chosenFeatures();
 
  private:
   QWidget* buildUntrained();
@@ -35,6 +37,7 @@ class TrainedPanel : public Panel {
   QWidget* buildTrying();
   void offerMethod();
   void choseAgain();
+  void saveModel();
   QString choiceOf(const Json& step) const;
   bool worthTrying(const Json& step);
   void tryOut();

@@ -97,7 +97,7 @@ void AreasPanel::leave() {
 
 void AreasPanel::forget() {
   grow_->forget();
-  sets_->opener()->setChecked(false);
+  sets_->forget();
   view_.setEditable(std::nullopt);
   chosen_ = -1;
   import_->setVisible(false);

@@ -7,6 +7,15 @@
 namespace zp {
 
 ClassEdit::ClassEdit(QWidget* parent) : QWidget(parent) {
+  auto* layout = new QVBoxLayout(this);
+  layout->setContentsMargins(0, 4, 0, 4);
+  layout->setSpacing(6);
+  layout->addLayout(buildClass());
+  layout->addLayout(buildLegend());
+  setVisible(false);
+}
+
+QLayout* ClassEdit::buildClass() {
   name_ = new QLineEdit;
   name_->setObjectName("className");
   colour_ = quietButton("");
@@ -24,31 +33,24 @@ ClassEdit::ClassEdit(QWidget* parent) : QWidget(parent) {
   error_ = secondLabel("");
   error_->setObjectName("classError");
   setTone(error_, "warning");
-  auto* save = linkButton(txt("Save legend…"));
-  save->setObjectName("saveLegend");
-  auto* load = linkButton(txt("Load legend…"));
-  load->setObjectName("loadLegend");
+  up_ = linkButton(txt("Up"));
+  up_->setObjectName("classUp");
+  up_->setToolTip(txt("One place up in the legend (Alt ↑ in the list)"));
+  down_ = linkButton(txt("Down"));
+  down_->setObjectName("classDown");
+  down_->setToolTip(txt("One place down in the legend (Alt ↓ in the list)"));
   auto* keep = quietButton(txt("Keep"));
   keep->setObjectName("classKeep");
   auto* leave = linkButton(txt("Not now"));
   leave->setObjectName("classLeave");
-  auto* layout = new QVBoxLayout(this);
-  layout->setContentsMargins(0, 4, 0, 4);
-  layout->setSpacing(6);
-  layout->addWidget(fieldRow(txt("Code, name"), {code_, name_}));
-  layout->addWidget(fieldRow(txt("Colour"), {colour_}));
-  layout->addWidget(fieldRow(txt("Description"), {about_}));
-  layout->addWidget(error_);
-  layout->addWidget(wrapping({keep, leave}));
-  layout->addWidget(fieldRow(txt("Merge into"), {into_}));
-  auto* colours = linkButton(txt("Propose colours"));
-  colours->setObjectName("proposeColours");
-  colours->setToolTip(
-      txt("For all classes, such as colour-blind people tell apart (Okabe and Ito 2008)"));
-  connect(colours, &QPushButton::clicked, this, &ClassEdit::coloursAsked);
-  layout->addWidget(wrapping({save, load, colours}));
-  connect(save, &QPushButton::clicked, this, &ClassEdit::saveAsked);
-  connect(load, &QPushButton::clicked, this, &ClassEdit::loadAsked);
+  auto* column = new QVBoxLayout;
+  column->setSpacing(6);
+  column->addWidget(fieldRow(txt("Code, name"), {code_, name_}));
+  column->addWidget(fieldRow(txt("Colour"), {colour_}));
+  column->addWidget(fieldRow(txt("Description"), {about_}));
+  column->addWidget(error_);
+  column->addWidget(wrapping({keep, leave, up_, down_}));
+  column->addWidget(fieldRow(txt("Merge into"), {into_}));
   connect(into_, &QComboBox::activated, this, [this] {
     const int into = into_->currentData().toInt();
     if (into == 0) return;
@@ -56,30 +58,75 @@ ClassEdit::ClassEdit(QWidget* parent) : QWidget(parent) {
     Q_EMIT mergeAsked(class_.code, into);
   });
   connect(colour_, &QPushButton::clicked, this, &ClassEdit::chooseColour);
+  connect(up_, &QPushButton::clicked, this, [this] { Q_EMIT moveAsked(class_.code, -1); });
+  connect(down_, &QPushButton::clicked, this, [this] { Q_EMIT moveAsked(class_.code, 1); });
   connect(keep, &QPushButton::clicked, this, &ClassEdit::keep);
   connect(leave, &QPushButton::clicked, this, &QWidget::hide);
   for (auto* field : {code_, name_, about_})
     connect(field, &QLineEdit::returnPressed, this, &ClassEdit::keep);
-  setVisible(false);
+  return column;
+}
+
+QLayout* ClassEdit::buildLegend() {
+  legendName_ = new QLineEdit;
+  legendName_->setObjectName("legendName");
+  legendName_->setPlaceholderText(txt("such as Cover of summer"));
+  legendAbout_ = new QLineEdit;
+  legendAbout_->setObjectName("legendAbout");
+  legendAbout_->setPlaceholderText(txt("what holds for all of its classes"));
+  auto* save = linkButton(txt("Save legend…"));
+  save->setObjectName("saveLegend");
+  auto* load = linkButton(txt("Load legend…"));
+  load->setObjectName("loadLegend");
+  auto* colours = linkButton(txt("Propose colours"));
+  colours->setObjectName("proposeColours");
+  colours->setToolTip(
+      txt("For all classes, such as colour-blind people tell apart (Okabe and Ito 2008)"));
+  auto* column = new QVBoxLayout;
+  column->setSpacing(6);
+  column->addWidget(sectionLabel(txt("The whole legend")));
+  column->addWidget(fieldRow(txt("Name"), {legendName_}));
+  column->addWidget(fieldRow(txt("Description"), {legendAbout_}));
+  column->addWidget(wrapping({save, load, colours}));
+  for (auto* field : {legendName_, legendAbout_})
+    connect(field, &QLineEdit::editingFinished, this, &ClassEdit::told);
+  connect(colours, &QPushButton::clicked, this, &ClassEdit::coloursAsked);
+  connect(save, &QPushButton::clicked, this, &ClassEdit::saveAsked);
+  connect(load, &QPushButton::clicked, this, &ClassEdit::loadAsked);
+  return column;
 }
 
 void ClassEdit::open(const LegendClass& of, const Legend& legend) {
   class_ = of;
-  legend_ = legend;
   code_->setText(QString::number(of.code));
   error_->setVisible(false);
-  into_->clear();
-  into_->addItem(txt("another class…"), 0);
-  for (const auto& c : legend.classes)
-    if (c.code != of.code) into_->addItem(swatch(toQt(c.colour)), q(c.name), c.code);
-  into_->setEnabled(into_->count() > 1);
   name_->setText(q(of.name));
   about_->setText(q(of.description));
   colour_->setText(q(colourText(of.colour)));
   colour_->setIcon(swatch(toQt(of.colour)));
   setVisible(true);
+  follow(legend);
   name_->setFocus();
   name_->selectAll();
+}
+
+void ClassEdit::follow(const Legend& legend) {
+  legend_ = legend;
+  if (!isVisible() || legend.classes.empty()) return;
+  into_->clear();
+  into_->addItem(txt("another class…"), 0);
+  for (const auto& c : legend.classes)
+    if (c.code != class_.code) into_->addItem(swatch(toQt(c.colour)), q(c.name), c.code);
+  into_->setEnabled(into_->count() > 1);
+  up_->setEnabled(legend.classes.front().code != class_.code);
+  down_->setEnabled(legend.classes.back().code != class_.code);
+  legendName_->setText(q(legend.name));
+  legendAbout_->setText(q(legend.description));
+}
+
+void ClassEdit::told() {
+  const QString name = legendName_->text().trimmed(), about = legendAbout_->text().trimmed();
+  if (name != q(legend_.name) || about != q(legend_.description)) Q_EMIT legendTold(name, about);
 }
 
 void ClassEdit::chooseColour() {

@@ -12,10 +12,15 @@ class ClassEdit : public QWidget {
  public:
   explicit ClassEdit(QWidget* parent = nullptr);
   void open(const LegendClass& of, const Legend& legend);
+  /// What the legend is now, while it is open.
+  void follow(const Legend& legend);
 
  Q_SIGNALS:
   void kept(int code, const zp::LegendClass& changed);
   void mergeAsked(int code, int into);
+  /// So many places down the list, or up.
+  void moveAsked(int code, int places);
+  void legendTold(const QString& name, const QString& about);
   void saveAsked();
   void loadAsked();
   /// Colours for all classes that colour-blind people tell apart.
@@ -25,13 +30,16 @@ class ClassEdit : public QWidget {
   void keyPressEvent(QKeyEvent*) override;
 
  private:
+  QLayout* buildClass();
+  QLayout* buildLegend();
   void keep();
+  void told();
   void chooseColour();
 
   LegendClass class_;
   Legend legend_;
-  QLineEdit *code_, *name_, *about_;
-  QPushButton* colour_;
+  QLineEdit *code_, *name_, *about_, *legendName_, *legendAbout_;
+  QPushButton *colour_, *up_, *down_;
   QComboBox* into_;
   QLabel* error_;
 };

@@ -47,6 +47,7 @@ LegendPanel::LegendPanel(Workbench& bench) : Panel(bench) {
   table_->setColumnWidth(kShape, 70);
   table_->setObjectName("classTable");
   table_->setAccessibleName(txt("Classes of the legend"));
+  table_->installEventFilter(this);
   box()->addWidget(table_);
   edit_ = linkButton(txt("Edit class…"));
   edit_->setObjectName("editClass");
@@ -73,6 +74,14 @@ LegendPanel::LegendPanel(Workbench& bench) : Panel(bench) {
   });
   connect(classEdit_, &ClassEdit::mergeAsked, &bench_, &Workbench::mergeClass);
   connect(classEdit_, &ClassEdit::saveAsked, this, &LegendPanel::save);
+  connect(classEdit_, &ClassEdit::moveAsked, this, &LegendPanel::move);
+  connect(classEdit_, &ClassEdit::legendTold, this,
+          [this](const QString& name, const QString& about) {
+            Legend legend = bench_.study().legend;
+            legend.name = name.toStdString();
+            legend.description = about.toStdString();
+            bench_.setLegend(legend, txt("Describe the legend"));
+          });
   connect(classEdit_, &ClassEdit::coloursAsked, this, [this] {
     Legend legend = bench_.study().legend;
     size_t n = 0;
@@ -132,6 +141,7 @@ void LegendPanel::refresh() {
   edit_->setEnabled(table_->rowCount() > 0);
   drop_->setEnabled(table_->rowCount() > 0);
   fitHeight(table_);
+  classEdit_->follow(bench_.study().legend);
   filling_ = false;
   tellReason();
 }
@@ -171,6 +181,24 @@ void LegendPanel::tellReason() {
       if (h.code == chosenClass() && h.word != Health::Good) reason = sentenceOf(h.reason);
   reason_->setText(reason);
   reason_->setVisible(!reason.isEmpty());
+}
+
+void LegendPanel::move(int code, int places) {
+  Legend legend = bench_.study().legend;
+  if (legend.move(code, places)) bench_.setLegend(legend, txt("Order of the legend"));
+}
+
+/// Alt with an arrow key moves the chosen class.
+bool LegendPanel::eventFilter(QObject* of, QEvent* e) {
+  if (of == table_ && e->type() == QEvent::KeyPress) {
+    const auto* key = static_cast<QKeyEvent*>(e);
+    const int places = key->key() == Qt::Key_Up ? -1 : key->key() == Qt::Key_Down ? 1 : 0;
+    if (places != 0 && key->modifiers() == Qt::AltModifier) {
+      move(chosenClass(), places);
+      return true;
+    }
+  }
+  return Panel::eventFilter(of, e);
 }
 
 void LegendPanel::addClass() {

@@ -22,12 +22,14 @@ class LegendPanel : public Panel {
   /// How many training pixels each class has, and what is to be thought of them; nullptr while not
   /// known.
   void setTraining(const Training* training);
+  bool eventFilter(QObject* of, QEvent* e) override;
 
  Q_SIGNALS:
   void classChosen();
 
  private:
   void edit(int row);
+  void move(int code, int places);
   void save();
   void load();
 

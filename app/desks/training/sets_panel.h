@@ -9,7 +9,7 @@ class SetsPanel : public Panel {
  public:
   explicit SetsPanel(Workbench& bench);
   void refresh() override;
-  void forget() override { hide(); }
+  void forget() override { opener_->setChecked(false); }
   /// Opens it; for the row of tools.
   QPushButton* opener() const { return opener_; }
   /// Another way to keep areas.

@@ -3,10 +3,12 @@
 #include "base/outputs.h"
 #include "desks/training/band_figures.h"
 #include "grid/crs.h"
+#include "mapping/standard.h"
 
 namespace zp {
 
-SignatureSheet::SignatureSheet(Workbench& bench) : bench_(bench), other_(this) {
+SignatureSheet::SignatureSheet(Workbench& bench, std::function<Json()> mapFeatures)
+    : bench_(bench), mapFeatures_(std::move(mapFeatures)), job_(this) {
   setObjectName("signatureSheet");
   setFocusPolicy(Qt::StrongFocus);
   auto* right = new QVBoxLayout;
@@ -39,6 +41,12 @@ QLayout* SignatureSheet::buildHead() {
   auto* back = quietButton(txt("Back to training"));
   back->setObjectName("leaveSignatures");
   connect(back, &QPushButton::clicked, this, &SignatureSheet::leaveAsked);
+  over_ = new LongChoice;
+  over_->setObjectName("signaturesOver");
+  over_->setToolTip(
+      txt("The bands of the scene in hand, or the features chosen on the mapping "
+          "desk: other scenes, radar, indices, texture"));
+  connect(over_, &QComboBox::activated, this, &SignatureSheet::refresh);
   auto* told = new QVBoxLayout;
   told->setSpacing(2);
   told->addWidget(headingLabel(txt("Signatures")));
@@ -47,6 +55,9 @@ QLayout* SignatureSheet::buildHead() {
   auto* head = new QHBoxLayout;
   head->setSpacing(8);
   head->addLayout(told, 1);
+  auto* over = fieldRow(txt("Over"), {over_}, 44);
+  over->setFixedWidth(300);
+  head->addWidget(over, 0, Qt::AlignTop);
   head->addWidget(keep, 0, Qt::AlignTop);
   head->addWidget(back, 0, Qt::AlignTop);
   return head;
@@ -74,18 +85,14 @@ QLayout* SignatureSheet::buildClasses() {
 QLayout* SignatureSheet::buildCurves() {
   curves_ = new SignatureChart;
   curves_->setObjectName("sheetCurves");
-  others_ = new LongChoice;
-  others_->setObjectName("compareSignatures");
-  others_->setToolTip(txt("Signatures of a set of areas, or of a file, laid over these"));
-  connect(others_, &QComboBox::activated, this, &SignatureSheet::compareWith);
-  otherSaid_ = secondLabel("");
-  otherSaid_->setObjectName("comparedSaid");
+  other_ = new CompareSignatures(bench_);
+  connect(other_, &CompareSignatures::changed, this, &SignatureSheet::showArea);
+  connect(other_, &CompareSignatures::trouble, this, &SignatureSheet::say);
   histograms_ = new HistogramStack;
   auto* column = new QVBoxLayout;
   column->setSpacing(6);
   column->addWidget(curves_, 4);
-  column->addWidget(fieldRow(txt("Compare with"), {others_}));
-  column->addWidget(otherSaid_);
+  column->addWidget(other_);
   column->addWidget(sectionLabel(txt("Histograms, within three spreads")));
   column->addWidget(histograms_, 6);
   return column;
@@ -167,15 +174,17 @@ void SignatureSheet::say(const QString& sentence) {
 }
 
 void SignatureSheet::forget() {
-  training_ = nullptr;
-  other_.stop();
-  otherSet_.reset();
-  otherName_.clear();
+  shown_ = ofBands_ = nullptr;
+  job_.stop();
+  ofFeatures_.reset();
+  asked_.clear();
+  other_->forget();
+  over_->clear();
   say("");
 }
 
 void SignatureSheet::setTraining(const Training* training) {
-  training_ = training;
+  ofBands_ = training;
   if (isVisible()) refresh();
 }
 
@@ -199,29 +208,63 @@ void SignatureSheet::refresh() {
   const auto* scene = bench_.currentScene();
   if (scene == nullptr || bench_.study().training.empty()) return Q_EMIT leaveAsked();
   view_->setFront(bench_.pictureOf(q(scene->id)));
-  about_->setText(
-      training_ == nullptr
-          ? txt("Reading the training pixels…")
-          : txt("%n classes over the bands of %1. Choose a class, then one of its areas "
-                "to see it against the others.",
-                "%n class over the bands of %1.",
-                static_cast<qint64>(training_->set.classes.size()))
-                .arg(nameWithDate(scene->scene)));
-  fillOthers();
+  fillOver();
+  const Json step = stepShown();
+  shown_ = overFeatures() ? trainingOf(step) : ofBands_;
+  other_->refresh(shown_, step);
+  about_->setText(shown_ == nullptr
+                      ? txt("Reading the training pixels…")
+                      : txt("%n classes. Choose one, then one of its areas to see it against the "
+                            "others.",
+                            "%n class. Choose one of its areas to see it against the others.",
+                            static_cast<qint64>(shown_->set.classes.size())));
   fillFeatures();
   fillClasses();
   showClass();
 }
 
+/// What is chosen stays so.
+void SignatureSheet::fillOver() {
+  const bool features = overFeatures();
+  const Json map = mapFeatures_();
+  const auto count = static_cast<qint64>(map.value("features", Json::array()).size());
+  over_->clear();
+  over_->addItem(txt("bands of %1").arg(nameWithDate(bench_.currentScene()->scene)));
+  if (count > 0)
+    over_->addItem(txt("%n features of the map to come", "%n feature of the map to come", count));
+  over_->setCurrentIndex(features && count > 0 ? 1 : 0);
+}
+
+Json SignatureSheet::stepShown() const {
+  return overFeatures() ? mapFeatures_() : Json{{"scene", bench_.currentScene()->id}};
+}
+
+/// nullptr while it is being computed.
+const Training* SignatureSheet::trainingOf(const Json& step) {
+  const QString asked = sourceOfSamples(bench_.study(), step);
+  if (asked == asked_) return ofFeatures_ ? &*ofFeatures_ : nullptr;
+  asked_ = asked;
+  ofFeatures_.reset();
+  job_.ask([study = bench_.study(),
+            step](const Progress& progress) { return trainingOver(study, step, progress); },
+           [this](const Training& found) {
+             ofFeatures_ = found;
+             say("");
+             refresh();
+           },
+           [this](const QString& sentence) { say(sentence); });
+  return nullptr;
+}
+
 void SignatureSheet::fillClasses() {
   const QSignalBlocker quiet(classes_);
   const int before = chosen();
-  const size_t count = training_ == nullptr ? 0 : training_->set.classes.size();
+  const size_t count = shown_ == nullptr ? 0 : shown_->set.classes.size();
   classes_->setRowCount(static_cast<int>(count));
   for (size_t i = 0; i < count; ++i) {
-    const auto& c = training_->set.classes[i];
+    const auto& c = shown_->set.classes[i];
     const int r = static_cast<int>(i);
-    const auto& h = training_->health[i];
+    const auto& h = shown_->health[i];
     auto* word = new QTableWidgetItem(txt(wordOf(h.word)));
     word->setToolTip(sentenceOf(h.reason));
     word->setForeground(h.word == Health::Good ? tokens().second : tokens().warning);
@@ -235,8 +278,8 @@ void SignatureSheet::fillClasses() {
 
 /// Those of today's bands that were chosen stay so.
 void SignatureSheet::fillFeatures() {
-  if (training_ == nullptr) return;
-  const auto& bands = training_->set.bands;
+  if (shown_ == nullptr) return;
+  const auto& bands = shown_->set.bands;
   const auto placeOf = [&](const char* role, int otherwise) {
     const auto at = std::find(bands.begin(), bands.end(), role);
     return at == bands.end() ? otherwise : static_cast<int>(at - bands.begin());
@@ -253,10 +296,10 @@ void SignatureSheet::fillFeatures() {
 }
 
 void SignatureSheet::showClass() {
-  const auto* c = training_ == nullptr ? nullptr : training_->signature(chosen());
+  const auto* c = shown_ == nullptr ? nullptr : shown_->signature(chosen());
   areasTitle_->setText(c == nullptr ? QString()
                                     : txt("Areas of %1, odd ones first").arg(q(c->name)));
-  if (c != nullptr) areas_->show(c->code, training_->areas);
+  if (c != nullptr) areas_->show(c->code, shown_->areas);
   showArea();
   showEvidence();
   showScatter();
@@ -266,48 +309,61 @@ void SignatureSheet::showClass() {
 void SignatureSheet::showArea() {
   showCurves();
   showHistograms();
-  tellOther();
+  other_->tell(shown_ == nullptr ? nullptr : shown_->signature(chosen()));
   if (const auto area = areas_->chosen())
     lookAt(*area);
   else
     view_->setShapes({});
 }
 
+/// Features of several kinds have no scale in common, so they are drawn in spreads of all training.
 void SignatureSheet::showCurves() {
   const auto* scene = bench_.currentScene();
-  if (training_ == nullptr || scene == nullptr) {
+  if (shown_ == nullptr || scene == nullptr) {
     curves_->clearPlottables();
     return curves_->replot();
   }
   bool known = false;
-  const auto along = alongBands(scene->scene, known);
-  curves_->show(training_->set, along, bench_.study().legend, chosen(), known ? "nm" : "");
-  if (otherSet_ && otherSet_->bands == training_->set.bands)
-    for (const auto& c : otherSet_->classes)
-      if (c.code == chosen()) curves_->lay(c.mean, tokens().text, Qt::DashLine);
-  for (const auto& f : training_->areas)
+  auto along = alongBands(scene->scene, known);
+  SignatureSet set = shown_->set;
+  const bool spreads = overFeatures();
+  const Standard scale = spreads ? standardOf(set) : noStandard(shown_->set.bands.size());
+  if (spreads) {
+    known = false;
+    along.resize(set.bands.size());
+    std::iota(along.begin(), along.end(), 1.0);
+    for (auto& c : set.classes) c = scaled(c, scale);
+  }
+  curves_->show(set, along, bench_.study().legend, chosen(), known ? "nm" : "");
+  curves_->setTitles(spreads ? txt("Feature, in spreads of all training from its mean")
+                     : known ? txt("Wavelength, nm")
+                             : txt("Band"),
+                     "");
+  if (const auto* there = other_->of(chosen()))
+    curves_->lay(scaled(there->mean, scale), tokens().text, Qt::DashLine);
+  for (const auto& f : shown_->areas)
     if (areas_->chosen() == f.area && f.code == chosen())
-      curves_->lay(f.mean, tokens().text, Qt::SolidLine);
+      curves_->lay(scaled(f.mean, scale), tokens().text, Qt::SolidLine);
 }
 
 void SignatureSheet::showHistograms() {
   std::vector<HistogramStack::Row> rows;
   constexpr size_t kBars = 24;
   QColor colour = tokens().second;
-  for (size_t i = 0; training_ != nullptr && i < training_->set.classes.size(); ++i) {
-    const Signature& c = training_->set.classes[i];
+  for (size_t i = 0; shown_ != nullptr && i < shown_->set.classes.size(); ++i) {
+    const Signature& c = shown_->set.classes[i];
     if (c.code != chosen()) continue;
     if (const auto* known = bench_.study().legend.find(c.code)) colour = toQt(known->colour);
     const Eigen::VectorXd sd = c.sd();
-    const auto& peaks = training_->health[i].peaks;
-    for (size_t f = 0; f < training_->set.bands.size(); ++f) {
+    const auto& peaks = shown_->health[i].peaks;
+    for (size_t f = 0; f < shown_->set.bands.size(); ++f) {
       const auto k = static_cast<Eigen::Index>(f);
       HistogramStack::Row row{
-          q(training_->set.bands[f]),     training_->shapes[i][f],       {}, false,
+          q(shown_->set.bands[f]),        shown_->shapes[i][f],          {}, false,
           compact(c.mean[k] - 3 * sd[k]), compact(c.mean[k] + 3 * sd[k])};
-      row.peaks = std::find(peaks.begin(), peaks.end(), training_->set.bands[f]) != peaks.end();
+      row.peaks = std::find(peaks.begin(), peaks.end(), shown_->set.bands[f]) != peaks.end();
       if (const auto area = areas_->chosen())
-        row.over = shapeOf(*training_->samples, c, f, kBars, area);
+        row.over = shapeOf(*shown_->samples, c, f, kBars, area);
       rows.push_back(std::move(row));
     }
   }
@@ -336,7 +392,7 @@ void SignatureSheet::lookAt(size_t area) {
 }
 
 void SignatureSheet::showEvidence() {
-  const auto* c = training_ == nullptr ? nullptr : training_->signature(chosen());
+  const auto* c = shown_ == nullptr ? nullptr : shown_->signature(chosen());
   const bool figures = kinds_[Figures]->isChecked(), covariance = kinds_[Covariance]->isChecked();
   evidence_->setCurrentIndex(figures ? 1 : 0);
   evidenceSaid_->setText(
@@ -348,7 +404,7 @@ void SignatureSheet::showEvidence() {
                 "says nothing, neither of spread nor of peaks."));
   if (c == nullptr) return grid_->show({}, {}, {}, 2);
   QStringList names;
-  for (const auto& b : training_->set.bands) names << q(b);
+  for (const auto& b : shown_->set.bands) names << q(b);
   const Eigen::VectorXd sd = c->sd();
   const Eigen::MatrixXd both = sd * sd.transpose();
   const Eigen::MatrixXd correlation =
@@ -360,18 +416,18 @@ void SignatureSheet::showEvidence() {
                 Eigen::MatrixXd::Constant(both.rows(), both.cols(), both.maxCoeff()), 0);
   else
     grid_->show(names, correlation, Eigen::MatrixXd::Ones(both.rows(), both.cols()), 2);
-  fillBandFigures(figures_, training_->set.bands, *c);
+  fillBandFigures(figures_, shown_->set.bands, *c);
 }
 
 void SignatureSheet::showScatter() {
   brushed_->setText(
       txt("Draw a rectangle over the dots, and the view shows where their pixels lie."));
   if (!areas_->chosen()) view_->setShapes({});
-  if (training_ == nullptr || x_->currentIndex() < 0 || y_->currentIndex() < 0) {
+  if (shown_ == nullptr || x_->currentIndex() < 0 || y_->currentIndex() < 0) {
     scatter_->clearPlottables();
     return scatter_->replot();
   }
-  scatter_->show(*training_->samples, training_->set, bench_.study().legend,
+  scatter_->show(*shown_->samples, shown_->set, bench_.study().legend,
                  static_cast<size_t>(x_->currentIndex()), static_cast<size_t>(y_->currentIndex()),
                  chosen());
 }
@@ -380,9 +436,9 @@ void SignatureSheet::showScatter() {
 void SignatureSheet::brush(const QRectF& values) {
   constexpr size_t kDots = 4000;
   const auto* scene = bench_.currentScene();
-  if (training_ == nullptr || scene == nullptr) return;
+  if (shown_ == nullptr || scene == nullptr) return;
   if (values.isEmpty()) return showScatter();
-  const Samples& samples = *training_->samples;
+  const Samples& samples = *shown_->samples;
   std::map<int, size_t> counts;
   std::vector<size_t> which;
   for (size_t i = 0; i < samples.size(); ++i) {
@@ -419,100 +475,25 @@ void SignatureSheet::brush(const QRectF& values) {
   view_->setShapes(std::move(shapes));
   QStringList told;
   for (const auto& [code, n] : counts)
-    if (const auto* c = training_->signature(code))
+    if (const auto* c = shown_->signature(code))
       told << QString("%1 %2").arg(q(c->name), grouped(n));
   brushed_->setText(
       txt("%1 pixels: %2", "%1 pixel: %2", static_cast<qint64>(which.size()))
           .arg(grouped(which.size()), told.isEmpty() ? QString("–") : told.join(", ")));
 }
 
-void SignatureSheet::fillOthers() {
-  const QSignalBlocker quiet(others_);
-  others_->clear();
-  others_->addItem(txt("nothing"), 0);
-  for (const auto& set : bench_.study().trainingSets)
-    others_->addItem(txt("the set %1").arg(q(set.name)), q(set.name));
-  others_->addItem(txt("a file of signatures…"), 1);
-  const int kept = others_->findData(otherName_);
-  if (otherSet_ && kept < 0) others_->insertItem(1, otherName_, otherName_);
-  others_->setCurrentIndex(otherSet_ ? std::max(0, others_->findData(otherName_)) : 0);
-}
-
-void SignatureSheet::compareWith(int index) {
-  const QVariant what = others_->itemData(index);
-  other_.stop();
-  if (what.typeId() == QMetaType::Int && what.toInt() == 1) return loadOther();
-  if (what.typeId() == QMetaType::Int) {
-    otherSet_.reset();
-    return showArea();
-  }
-  const auto* scene = bench_.currentScene();
-  Study study = bench_.study();
-  for (const auto& set : bench_.study().trainingSets) {
-    if (q(set.name) != what.toString() || scene == nullptr) continue;
-    study.setTraining(set.areas, set.crs);
-    other_.ask(
-        [study, scene = scene->scene](const Progress& progress) {
-          return studySignatures(study, scene, {}, progress);
-        },
-        [this, name = what.toString()](const SignatureSet& found) { compared(name, found); },
-        [this](const QString& sentence) { say(sentence); });
-    return;
-  }
-}
-
-void SignatureSheet::loadOther() {
-  const QString file =
-      QFileDialog::getOpenFileName(this, txt("Signatures"), q(bench_.study().folder().string()),
-                                   txt("Signatures (*.json);;All files (*)"));
-  if (file.isEmpty()) return fillOthers();
-  try {
-    const SignatureSet read = signaturesFrom(readJson(file.toStdString()));
-    if (training_ != nullptr && read.bands != training_->set.bands)
-      throw Error(
-          "These signatures are of other bands than those of the scene; choose a scene that "
-          "has them.");
-    compared(QFileInfo(file).fileName(), read);
-  } catch (const std::exception& e) {
-    say(sentenceOf(e));
-    fillOthers();
-  }
-}
-
-void SignatureSheet::compared(const QString& name, const SignatureSet& set) {
-  say("");
-  otherSet_ = set;
-  otherName_ = name;
-  fillOthers();
-  showArea();
-}
-
-/// How far the chosen class lies from what it is compared with.
-void SignatureSheet::tellOther() {
-  otherSaid_->clear();
-  const auto* c = training_ == nullptr ? nullptr : training_->signature(chosen());
-  otherSaid_->setVisible(otherSet_ && c != nullptr);
-  if (!otherSet_ || c == nullptr) return;
-  for (const auto& o : otherSet_->classes) {
-    if (o.code != c->code) continue;
-    const double distance = jeffriesMatusita(*c, o);
-    return otherSaid_->setText(
-        txt("Dashed: %1, %2 pixels there, %3 here. Jeffries–Matusita distance %4 of 2.")
-            .arg(otherName_, grouped(o.pixels), grouped(c->pixels),
-                 std::isnan(distance) ? QString("–") : decimal(distance, 2)));
-  }
-  otherSaid_->setText(txt("%1 has no training pixels of this class.").arg(otherName_));
-}
-
 void SignatureSheet::save() {
-  if (training_ == nullptr) return say(txt("The training pixels are still being read."));
+  if (shown_ == nullptr) return say(txt("The training pixels are still being read."));
   const QString file = QFileDialog::getSaveFileName(
       this, txt("Save the signatures"), q((bench_.study().folder() / "signatures.json").string()),
       txt("Signatures (*.json)"));
   if (file.isEmpty()) return;
   try {
     Outputs outputs(true);
-    writeJson(outputs.add(file.toStdString()), toJson(training_->set));
+    SignatureSet set = shown_->set;
+    const Json step = stepShown();
+    set.lines = featuresOfStep(bench_.study(), step).lines;
+    writeJson(outputs.add(file.toStdString()), toJson(set));
     outputs.commit();
     say("");
   } catch (const std::exception& e) {

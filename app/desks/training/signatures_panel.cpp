@@ -42,8 +42,8 @@ void SignaturesPanel::refresh() {
   Q_EMIT computed();
   showClass();
   if (study.training.empty()) return job_.stop();
-  job_.ask([study, scene = s->scene](
-               const Progress& progress) { return trainingOver(study, scene, progress); },
+  job_.ask([study, step = Json{{"scene", s->id}}](
+               const Progress& progress) { return trainingOver(study, step, progress); },
            [this](const Training& training) {
              known_ = training;
              const SignatureSet& set = known_->set;

@@ -1,11 +1,11 @@
 #pragma once
-#include "study/step.h"
+#include "study/map_step.h"
 #include "training/area_fit.h"
 #include "training/health.h"
 
 namespace zp {
 
-/// What is known of the training over the bands of a scene.
+/// What is known of the training in some features.
 struct Training {
   std::shared_ptr<const Samples> samples;
   SignatureSet set;
@@ -16,7 +16,10 @@ struct Training {
   const Signature* signature(int code) const;
 };
 
-Training trainingOver(const Study& study, const Scene& scene, const Progress& progress);
+/// In the features of a step of kind map, or in all bands of its scene where it names none.
+Training trainingOver(const Study& study, const Json& step, const Progress& progress);
+/// What its samples are drawn from: features, their scenes as they are now, and training.
+QString sourceOfSamples(const Study& study, const Json& step);
 
 /// Where the bands of a scene lie: by wavelength where every band has one, else by number.
 std::vector<double> alongBands(const Scene& scene, bool& byWavelength);

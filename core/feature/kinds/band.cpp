@@ -4,6 +4,7 @@
 #include "base/text.h"
 #include "base/words.h"
 #include "feature/feature_kind.h"
+#include "radar/decibels.h"
 
 namespace zp {
 
@@ -25,18 +26,24 @@ namespace {
 
 class Band : public Feature {
  public:
-  using Feature::Feature;
+  Band(const std::string& name, FeaturePlane plane, bool decibels)
+      : Feature(name, {plane}), decibels_(decibels) {}
   bool isPlane() const override { return true; }
+  bool inDecibels() const override { return decibels_; }
   void compute(const std::vector<const float*>& planes, int width, int height, float* out,
                double) const override {
     std::copy_n(planes[0], static_cast<size_t>(width) * static_cast<size_t>(height), out);
   }
+
+ private:
+  bool decibels_;
 };
 
 std::shared_ptr<const Feature> makeBand(const Scope& scope, size_t scene, const Json& settings) {
   const Scene& s = scope.scenes[scene].scene;
   const size_t band = bandNamed(s, settings.at("band"));
-  return std::make_shared<Band>(s.bands[band].name, std::vector<FeaturePlane>{{scene, band}});
+  return std::make_shared<Band>(s.bands[band].name, FeaturePlane{scene, band},
+                                backscatterState(s) == ValueState::BackscatterDecibels);
 }
 
 }  // namespace

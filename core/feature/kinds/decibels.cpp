@@ -14,6 +14,7 @@ class Decibels : public Feature {
   Decibels(const std::string& name, FeaturePlane plane, bool power)
       : Feature(name, {plane}), power_(power) {}
   bool isPlane() const override { return !power_; }
+  bool inDecibels() const override { return true; }
   void compute(const std::vector<const float*>& planes, int width, int height, float* out,
                double) const override {
     const size_t n = static_cast<size_t>(width) * static_cast<size_t>(height);
@@ -30,7 +31,7 @@ std::shared_ptr<const Feature> makeDecibels(const Scope& scope, size_t scene,
   const Scene& s = scope.scenes[scene].scene;
   const size_t band = bandNamed(s, settings.at("band"));
   const ValueState state = backscatterState(s);
-  if (state != ValueState::BackscatterPower && state != ValueState::BackscatterDecibels)
+  if (!isBackscatter(state))
     throw Error(
         "“{}” is not known to hold backscatter, as power or in decibels; say what its values are.",
         s.name);

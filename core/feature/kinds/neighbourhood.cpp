@@ -17,6 +17,9 @@ class Neighbourhood : public Feature {
                 ValueState state)
       : Feature(name, {plane}), function_(function), window_(window), state_(state) {}
   int halo() const override { return window_ / 2; }
+  bool inDecibels() const override {
+    return function_ == WindowFunction::Mean && isBackscatter(state_);
+  }
   void compute(const std::vector<const float*>& planes, int width, int height, float* out,
                double scale) const override {
     const size_t n = static_cast<size_t>(width) * static_cast<size_t>(height);
@@ -27,8 +30,7 @@ class Neighbourhood : public Feature {
     if (!mean && state_ == ValueState::BackscatterPower)
       for (float& v : values) v = toDecibels(v);
     values = inWindow(function_, values, width, height, radiusAt(window_, scale));
-    if (mean &&
-        (state_ == ValueState::BackscatterDecibels || state_ == ValueState::BackscatterPower))
+    if (inDecibels())
       for (float& v : values) v = toDecibels(v);
     std::copy(values.begin(), values.end(), out);
   }

@@ -34,6 +34,9 @@ class Season : public Feature {
     for (const auto& d : dates_) most = std::max(most, d.value->halo());
     return most;
   }
+  bool inDecibels() const override {
+    return isBackscatter(state_) && of_ != SeasonWhat::Spread && of_ != SeasonWhat::Peak;
+  }
   void compute(const std::vector<const float*>& planes, int width, int height, float* out,
                double scale) const override {
     const size_t n = static_cast<size_t>(width) * static_cast<size_t>(height);
@@ -54,8 +57,7 @@ class Season : public Feature {
  private:
   /// The mean of backscatter is that of its power; all else is told of its decibels.
   float at(std::vector<float>& values) const {
-    const bool power = state_ == ValueState::BackscatterPower,
-               radar = power || state_ == ValueState::BackscatterDecibels;
+    const bool power = state_ == ValueState::BackscatterPower, radar = isBackscatter(state_);
     if (of_ == SeasonWhat::Mean) {
       for (float& v : values) v = radar && !power ? toPower(v) : v;
       const Statistics s = statistics(values);

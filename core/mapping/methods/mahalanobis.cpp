@@ -72,6 +72,7 @@ extern const Method mahalanobis{
                               "to 5 is usual. Pixels farther away stay without a class."),
                     .lowest = 0,
                     .unset = words("never: every pixel gets a class")}},
+    .bySignatures = true,
     .train = &BySignatures::train<Mahalanobis>,
     .read = &BySignatures::read<Mahalanobis>};
 }  // namespace trained

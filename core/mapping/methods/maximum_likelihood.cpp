@@ -88,6 +88,7 @@ extern const Method maximumLikelihood{
           .lowest = 0,
           .unset = words("never: every pixel gets a class"),
           .seldom = true}},
+    .bySignatures = true,
     .train = &BySignatures::train<MaximumLikelihood>,
     .read = &BySignatures::read<MaximumLikelihood>};
 }  // namespace trained

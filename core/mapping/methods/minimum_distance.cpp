@@ -43,6 +43,7 @@ extern const Method minimumDistance{
                                    "farther away stay without a class."),
                     .lowest = 0,
                     .unset = words("never: every pixel gets a class")}},
+    .bySignatures = true,
     .train = &BySignatures::train<MinimumDistance>,
     .read = &BySignatures::read<MinimumDistance>};
 }  // namespace trained

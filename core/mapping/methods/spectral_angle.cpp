@@ -65,6 +65,7 @@ extern const Method spectralAngle{
                     .lowest = 0,
                     .highest = 180,
                     .unset = words("never: every pixel gets a class")}},
+    .bySignatures = true,
     .train = &BySignatures::train<SpectralAngle>,
     .read = &BySignatures::read<SpectralAngle>};
 }  // namespace trained

@@ -57,6 +57,8 @@ extern const StepKind map{
      {"with", Holds::Named, false, "Other scenes and products that the features name"},
      {"method", Holds::Text, false, "One of those that zpatch methods tells"},
      {"model", Holds::File, false, "Instead of a method: a model that was trained before"},
+     {"signatures", Holds::File, false,
+      "Instead of training areas: signatures that the method learns from"},
      {"settings", Holds::Settings, false, "Its parameters; the usual ones when left out"},
      {"priors", Holds::Shares, false, "How common each class is, as in settings"},
      {"reject", Holds::Number, false, "Distance to stay without a class, as in settings"},

@@ -10,8 +10,11 @@ TrainedMap trainedMap(StepRun& r, const Json& step, const Progress& progress) {
   if (step.contains("model") == step.contains("method"))
     throw Error("A map is made by a method, or by a model; name one of them.");
   TrainedMap map;
-  const bool known = step.contains("model");
-  if (known) map.model = readModel(r.study().absolute(step["model"]));
+  const bool known = step.contains("model") || step.contains("signatures");
+  if (step.contains("model")) map.model = readModel(r.study().absolute(step["model"]));
+  if (step.contains("signatures"))
+    map.model = modelOf(readSignatures(r.study().absolute(step["signatures"])), planOfStep(step),
+                        r.study().legend);
   const Scope scope = r.scopeIn(step);
   map.scene = scope.scenes[0].scene.name;
   map.date = scope.scenes[0].scene.date;
