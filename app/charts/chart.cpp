@@ -215,6 +215,8 @@ void ThresholdChart::moveCut(size_t i, double value) {
   Q_EMIT dragged(cuts_);
 }
 
+constexpr double kWidestLabel = 84, kLabelGap = 8;  // of bands, below their axis
+
 SignatureChart::SignatureChart(QWidget* parent) : Chart(parent) {
   setObjectName("signatureChart");
   setAccessibleName(txt("Signature curves"));
@@ -258,10 +260,18 @@ void SignatureChart::show(const SignatureSet& set, const std::vector<double>& wa
   QSharedPointer<QCPAxisTickerText> ticker(new QCPAxisTickerText);
   double last = -1e9;
   const double span = wavelengths.empty() ? 1 : wavelengths.back() - wavelengths.front();
+  const QFontMetricsF font(xAxis->tickLabelFont());
+  const double pixels = std::max(100, axisRect()->width()) / std::max(1e-9, span);
+  double half = 0;
   for (size_t b = 0; b < wavelengths.size(); ++b) {
-    if (wavelengths[b] - last < span * 0.12) continue;
+    const QString label = unit.isEmpty()
+                              ? font.elidedText(q(set.bands[b]), Qt::ElideMiddle, kWidestLabel)
+                              : QString::number(wavelengths[b], 'f', 0);
+    const double needs = font.horizontalAdvance(label) / 2;
+    if ((wavelengths[b] - last) * pixels < half + needs + kLabelGap) continue;
     last = wavelengths[b];
-    ticker->addTick(last, unit.isEmpty() ? q(set.bands[b]) : QString::number(last, 'f', 0));
+    half = needs;
+    ticker->addTick(last, label);
   }
   xAxis->setTicker(ticker);
   setTitles(unit.isEmpty() ? txt("Band") : txt("Wavelength, nm"), "");

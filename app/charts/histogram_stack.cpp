@@ -5,7 +5,7 @@
 namespace zp {
 namespace {
 
-constexpr int kName = 84, kTallest = 52, kMark = 62;
+constexpr int kNarrowest = 84, kWidest = 150, kTallest = 52, kMark = 62;
 
 }  // namespace
 
@@ -17,6 +17,10 @@ HistogramStack::HistogramStack(QWidget* parent) : QWidget(parent) {
 
 void HistogramStack::show(std::vector<Row> rows, const QColor& colour) {
   rows_ = std::move(rows);
+  const QFontMetrics font(textFont(9));
+  names_ = kNarrowest;
+  for (const auto& row : rows_)
+    names_ = std::clamp(font.horizontalAdvance(row.name) + 12, names_, kWidest);
   colour_ = colour;
   update();
 }
@@ -32,10 +36,10 @@ void HistogramStack::paintRow(QPainter& p, const Row& row, QRect place) const {
   const bool roomy = place.height() >= 12;
   p.setFont(textFont(roomy ? 9 : 7));
   p.setPen(t.text);
-  const QRect name(place.left(), place.top(), kName - 8, place.height());
+  const QRect name(place.left(), place.top(), names_ - 8, place.height());
   p.drawText(name, Qt::AlignVCenter | Qt::AlignLeft,
-             p.fontMetrics().elidedText(row.name, Qt::ElideRight, name.width()));
-  const QRectF plot(kName, place.top(), place.width() - kName - kMark, place.height());
+             p.fontMetrics().elidedText(row.name, Qt::ElideMiddle, name.width()));
+  const QRectF plot(names_, place.top(), place.width() - names_ - kMark, place.height());
   p.setPen(t.hairline);
   p.drawLine(plot.bottomLeft(), plot.bottomRight());
   const auto bars = static_cast<double>(row.shape.size());

@@ -27,6 +27,7 @@ class HistogramStack : public QWidget {
   void paintRow(QPainter& p, const Row& row, QRect place) const;
   std::vector<Row> rows_;
   QColor colour_;
+  int names_ = 84;  // width of their column
 };
 
 }  // namespace zp

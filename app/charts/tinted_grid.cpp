@@ -5,7 +5,7 @@
 namespace zp {
 namespace {
 
-constexpr int kNames = 62, kHead = 18, kWidest = 60, kTallest = 26;
+constexpr int kNarrowest = 62, kWidestName = 112, kHead = 18, kWidest = 60, kTallest = 26;
 
 }  // namespace
 
@@ -17,6 +17,10 @@ TintedGrid::TintedGrid(QWidget* parent) : QWidget(parent) {
 void TintedGrid::show(const QStringList& names, const Eigen::MatrixXd& values,
                       const Eigen::MatrixXd& full, int decimals) {
   names_ = names;
+  const QFontMetrics font(textFont(8.5));
+  before_ = kNarrowest;
+  for (const auto& name : names)
+    before_ = std::clamp(font.horizontalAdvance(name) + 8, before_, kWidestName);
   values_ = values;
   full_ = full;
   decimals_ = decimals;
@@ -25,9 +29,9 @@ void TintedGrid::show(const QStringList& names, const Eigen::MatrixXd& values,
 
 QRect TintedGrid::cell(int row, int column) const {
   const int n = std::max(1, static_cast<int>(names_.size()));
-  const int wide = std::clamp((width() - kNames) / n, 3, kWidest),
+  const int wide = std::clamp((width() - before_) / n, 3, kWidest),
             high = std::clamp((height() - kHead) / n, 3, kTallest);
-  return {kNames + column * wide, kHead + row * high, wide - 1, high - 1};
+  return {before_ + column * wide, kHead + row * high, wide - 1, high - 1};
 }
 
 /// Small figures in powers of ten, so that a cell holds them.
@@ -45,14 +49,14 @@ void TintedGrid::paintEvent(QPaintEvent*) {
   const QRect first = cell(0, 0);
   for (int i = 0; i < n; ++i) {
     p.setPen(t.second);
-    const QRect row(0, cell(i, 0).top(), kNames - 6, first.height()),
+    const QRect row(0, cell(i, 0).top(), before_ - 6, first.height()),
         head(cell(0, i).left(), 0, first.width(), kHead);
     if (first.height() >= 10)
       p.drawText(row, Qt::AlignVCenter | Qt::AlignRight,
-                 p.fontMetrics().elidedText(names_[i], Qt::ElideRight, row.width()));
-    if (first.width() >= 20)
+                 p.fontMetrics().elidedText(names_[i], Qt::ElideMiddle, row.width()));
+    if (first.width() >= 34)
       p.drawText(head, Qt::AlignCenter,
-                 p.fontMetrics().elidedText(names_[i], Qt::ElideRight, head.width()));
+                 p.fontMetrics().elidedText(names_[i], Qt::ElideMiddle, head.width()));
   }
   p.setFont(figureFont(8));
   for (int i = 0; i < n; ++i)
@@ -66,7 +70,7 @@ void TintedGrid::paintEvent(QPaintEvent*) {
       p.fillRect(at, tint);
       p.setPen(t.text);
       const QString text = figure(i, j);
-      if (p.fontMetrics().horizontalAdvance(text) <= at.width() && at.height() >= 11)
+      if (p.fontMetrics().horizontalAdvance(text) + 4 <= at.width() && at.height() >= 11)
         p.drawText(at, Qt::AlignCenter, text);
     }
 }

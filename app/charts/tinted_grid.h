@@ -23,7 +23,7 @@ class TintedGrid : public QWidget {
   QString figure(int row, int column) const;
   QStringList names_;
   Eigen::MatrixXd values_, full_;
-  int decimals_ = 2;
+  int decimals_ = 2, before_ = 62;  // before the cells: the names
 };
 
 }  // namespace zp

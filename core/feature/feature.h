@@ -21,6 +21,7 @@ class Feature {
 
   /// As tables and signatures call it.
   const std::string& name() const { return name_; }
+  void rename(std::string name) { name_ = std::move(name); }
   /// The bands that are read for it, each brought onto the grid.
   const std::vector<FeaturePlane>& planes() const { return planes_; }
   /// How many pixels around each it looks at.

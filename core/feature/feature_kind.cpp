@@ -126,7 +126,7 @@ std::vector<std::string> layersOf(const FeatureLine& line) {
   return all;
 }
 
-std::shared_ptr<const Feature> makeFeature(const std::string& text, const Scope& scope) {
+std::shared_ptr<Feature> makeFeature(const std::string& text, const Scope& scope) {
   const FeatureLine line = parseFeature(text);
   const FeatureKind& kind = featureKind(line.kind);
   return kind.make(scope, sceneNamed(scope, line.of), settingsOf(kind, line));
@@ -141,6 +141,10 @@ Features makeFeatures(const std::vector<std::string>& lines, const Scope& scope)
       throw Error("“{}” is named twice; name each feature once.", plain);
     before.push_back(plain);
     auto feature = makeFeature(text, scope);
+    const std::string of = parseFeature(text).of;
+    if (!of.empty() && std::any_of(all.begin(), all.end(),
+                                   [&](const auto& one) { return one->name() == feature->name(); }))
+      feature->rename(feature->name() + " of " + of);
     for (size_t i = 0; i < all.size(); ++i)
       if (feature->isPlane() && all[i]->isPlane() && feature->planes() == all[i]->planes())
         throw Error("“{}” and “{}” are one band; name each feature once.", before[i], plain);

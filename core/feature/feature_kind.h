@@ -25,7 +25,7 @@ struct FeatureKind {
   std::string id, title, about, source;
   std::vector<Parameter> parameters;
   /// `settings`: by the parameters' ids, checked.
-  std::shared_ptr<const Feature> (*make)(const Scope& scope, size_t scene, const Json& settings);
+  std::shared_ptr<Feature> (*make)(const Scope& scope, size_t scene, const Json& settings);
   /// Layers that a line names in its parentheses, beside the one after `of`.
   std::vector<std::string> (*layers)(const FeatureLine& line) = nullptr;
 };
@@ -42,8 +42,9 @@ const std::vector<const FeatureKind*>& featureKinds();
 const FeatureKind& featureKind(const std::string& id);
 
 /// Error, naming the line: an unknown kind, arguments that do not fit, a layer that the scope
-/// lacks, a band the scene lacks; lines that say the same twice.
-std::shared_ptr<const Feature> makeFeature(const std::string& line, const Scope& scope);
+/// lacks, a band the scene lacks; lines that say the same twice. Of several that would be called
+/// the same, the later ones are called after their layers too.
+std::shared_ptr<Feature> makeFeature(const std::string& line, const Scope& scope);
 Features makeFeatures(const std::vector<std::string>& lines, const Scope& scope);
 
 /// The line of a band: by its role, which other scenes have too, or its number.

@@ -39,13 +39,13 @@ std::vector<FeaturePlane> planesOf(const Formula& formula, const Scope& scope) {
   return planes;
 }
 
-std::shared_ptr<const Feature> formulaFeature(Formula formula, std::vector<FeaturePlane> planes,
-                                              const std::string& name) {
+std::shared_ptr<Feature> formulaFeature(Formula formula, std::vector<FeaturePlane> planes,
+                                        const std::string& name) {
   return std::make_shared<FormulaFeature>(std::move(formula), std::move(planes), name);
 }
 
-std::shared_ptr<const Feature> formulaFeature(Formula formula, const Scope& scope,
-                                              const std::string& name) {
+std::shared_ptr<Feature> formulaFeature(Formula formula, const Scope& scope,
+                                        const std::string& name) {
   auto planes = planesOf(formula, scope);
   return formulaFeature(std::move(formula), std::move(planes), name);
 }

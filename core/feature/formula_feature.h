@@ -8,11 +8,11 @@ namespace zp {
 std::vector<FeaturePlane> planesOf(const Formula& formula, const Scope& scope);
 
 /// The values of a formula; `planes` as its variables.
-std::shared_ptr<const Feature> formulaFeature(Formula formula, std::vector<FeaturePlane> planes,
-                                              const std::string& name = "");
+std::shared_ptr<Feature> formulaFeature(Formula formula, std::vector<FeaturePlane> planes,
+                                        const std::string& name = "");
 /// Over a scope.
-std::shared_ptr<const Feature> formulaFeature(Formula formula, const Scope& scope,
-                                              const std::string& name = "");
+std::shared_ptr<Feature> formulaFeature(Formula formula, const Scope& scope,
+                                        const std::string& name = "");
 /// The same of several.
 Features formulaFeatures(const std::vector<Formula>& formulas, const Scope& scope);
 

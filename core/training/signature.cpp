@@ -177,7 +177,11 @@ SignatureSet signaturesFrom(const Json& json) {
       Signature s;
       s.code = c.at("code").get<int>();
       s.name = c.at("name").get<std::string>();
-      s.pixels = c.at("pixels").get<size_t>();
+      if (s.code < 1)
+        throw Error("{} is not a class code; codes are whole numbers from 1 to 65535.", s.code);
+      if (!c.at("pixels").is_number_unsigned())
+        throw Error("The pixels of “{}” are not a count.", s.name);
+      s.pixels = c["pixels"].get<size_t>();
       s.mean = vector(c.at("mean"));
       if (!s.mean.allFinite()) throw Error("The signature of “{}” has no mean.", s.name);
       s.min = vector(c.at("min"));
@@ -191,6 +195,11 @@ SignatureSet signaturesFrom(const Json& json) {
   } catch (const Json::exception&) {
     throw Error("The signatures are not complete; see docs/formats/signatures.json.");
   }
+  const auto byCode = [](const Signature& a, const Signature& b) { return a.code < b.code; };
+  std::sort(set.classes.begin(), set.classes.end(), byCode);
+  for (size_t c = 1; c < set.classes.size(); ++c)
+    if (set.classes[c - 1].code == set.classes[c].code)
+      throw Error("The signatures have the class {} twice; name each once.", set.classes[c].code);
   return set;
 }
 

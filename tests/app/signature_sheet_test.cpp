@@ -213,10 +213,11 @@ TEST_F(SignatureWindow, SignaturesAreSavedAndComeBack) {
   choose("compareSignatures", "a file");
   EXPECT_TRUE(w().findChild<QLabel*>("comparedSaid")->text().contains("mine.json"));
   // Of other bands, or none at all: said, and nothing is compared that cannot be.
-  std::ofstream(folder_ / "other.json") << "{\"bands\": [\"red\"], \"classes\": []}";
+  std::ofstream(folder_ / "other.json")
+      << R"({"format": "zany-patch-signatures", "version": 1, "bands": ["red"], "classes": []})";
   whenAskedForAFile(folder_ / "other.json");
   choose("compareSignatures", "a file");
-  EXPECT_TRUE(d().find<QLabel>("signaturesTrouble")->text().contains("other bands"));
+  EXPECT_TRUE(d().find<QLabel>("signaturesTrouble")->text().contains("other features"));
   EXPECT_TRUE(d().find<QLabel>("comparedSaid")->text().contains("mine.json"));
 }
 

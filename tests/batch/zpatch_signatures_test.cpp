@@ -22,15 +22,15 @@ class ZpatchBySignatures : public ZpatchRun {
 };
 
 TEST_F(ZpatchBySignatures, TheMapIsThatOfTheTraining) {
-  for (const std::string lines : {std::string(), std::string("--bands 2,1 ")}) {
+  for (const std::string& lines : {std::string(), std::string("--bands 2,1 ")}) {
     ASSERT_EQ(run("signatures s.tif " + training_ + lines + "--replace --out g.json"), 0) << err();
-    for (const std::string method : {"maximum-likelihood", "spectral-angle"}) {
+    for (const char* method : {"maximum-likelihood", "spectral-angle"}) {
       ASSERT_EQ(run("map s.tif " + training_ + lines + "--method " + method +
                     " --replace --out a.tif --json"),
                 0)
           << err();
       const Json direct = json();
-      ASSERT_EQ(run("map s.tif --signatures g.json --method " + method +
+      ASSERT_EQ(run(std::string("map s.tif --signatures g.json --method ") + method +
                     " --replace --out b.tif --model-out m.json --json"),
                 0)
           << err();

@@ -77,6 +77,14 @@ TEST(BySignaturesAlone, WhatDoesNotFitIsASentence) {
   json["features"] = {"band(red)"};
   EXPECT_NE(sentenceOf([&] { signaturesFrom(json); }).find("one feature a band"),
             std::string::npos);
+  json.erase("features");
+  std::swap(json["classes"][0], json["classes"][2]);
+  EXPECT_EQ(signaturesFrom(json).codes(), (std::vector<int>{2, 5, 9}));
+  json["classes"][0]["pixels"] = -5;
+  EXPECT_NE(sentenceOf([&] { signaturesFrom(json); }).find("not a count"), std::string::npos);
+  json["classes"][0]["pixels"] = 5;
+  json["classes"][0]["code"] = 5;
+  EXPECT_NE(sentenceOf([&] { signaturesFrom(json); }).find("5 twice"), std::string::npos);
   SignatureSet thin = signaturesOf(threeClasses());
   thin.classes[1].pixels = 2;
   EXPECT_NE(sentenceOf([&] { modelOf(thin, {"maximum-likelihood"}, {}); }).find("Meadow"),

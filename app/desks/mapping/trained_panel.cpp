@@ -239,7 +239,11 @@ void TrainedPanel::choseAgain() {
 }
 
 QString TrainedPanel::choiceOf(const Json& step) const {
-  return q(step.dump()) + QString::number(bench_.study().trainingRevision);
+  const Study& study = bench_.study();
+  return QString("%1/%2/%3")
+      .arg(q(step.dump()))
+      .arg(study.trainingRevision)
+      .arg(study.revisionOf(step.value("kept", "")));
 }
 
 /// What one finds is tried only where there is no map of it yet; what one chooses always.

@@ -1,8 +1,7 @@
 #include "desks/mapping/what_parted.h"
 
-#include "base/error.h"
+#include "desks/feature_title.h"
 #include "desks/mapping/mapped_areas.h"
-#include "feature/feature_kind.h"
 
 namespace zp {
 namespace {
@@ -13,28 +12,14 @@ QString percentText(double share) {
   return decimal(share * 100, 1) + " %";
 }
 
-/// The date of the scene that a feature of a map is of, as far as it is not the map's own.
-QString dateOfFeature(const Study& study, const Product& map, size_t feature) {
-  const Json lines = map.step.value("features", Json::array());
-  if (feature >= lines.size() || !lines[feature].is_string()) return {};
-  try {
-    const auto of = parseFeature(lines[feature].get<std::string>()).of;
-    const auto* s = study.scene(map.step.value("with", Json::object()).value(of, ""));
-    if (s == nullptr) return {};
-    return s->scene.date.empty() ? q(s->scene.name) : niceDate(s->scene.date).section(' ', 0, 1);
-  } catch (const Error&) {
-    return {};
-  }
-}
-
 /// The largest first.
 QList<BarList::Bar> barsOf(const Study& study, const Product& map) {
   QList<BarList::Bar> bars;
   for (const auto& f : map.facts["training"]["importance"]) {
     const auto share = f.at("share").get<double>();
-    const QString name = q(f.at("feature").get<std::string>()),
-                  date = dateOfFeature(study, map, static_cast<size_t>(bars.size()));
-    bars.append({date.isEmpty() ? name : name + ", " + date, share, percentText(share)});
+    bars.append({titleOfFeature(study, map.step, static_cast<size_t>(bars.size()),
+                                f.at("feature").get<std::string>()),
+                 share, percentText(share)});
   }
   std::stable_sort(bars.begin(), bars.end(),
                    [](const auto& a, const auto& b) { return a.value > b.value; });

@@ -1,6 +1,7 @@
 #include "desks/training/signature_sheet.h"
 
 #include "base/outputs.h"
+#include "desks/feature_title.h"
 #include "desks/training/band_figures.h"
 #include "grid/crs.h"
 #include "mapping/standard.h"
@@ -211,6 +212,9 @@ void SignatureSheet::refresh() {
   fillOver();
   const Json step = stepShown();
   shown_ = overFeatures() ? trainingOf(step) : ofBands_;
+  titled_ = shown_ == nullptr ? SignatureSet() : shown_->set;
+  for (size_t f = 0; f < titled_.bands.size(); ++f)
+    titled_.bands[f] = titleOfFeature(bench_.study(), step, f, titled_.bands[f]).toStdString();
   other_->refresh(shown_, step);
   about_->setText(shown_ == nullptr
                       ? txt("Reading the training pixels…")
@@ -231,7 +235,7 @@ void SignatureSheet::fillOver() {
   over_->clear();
   over_->addItem(txt("bands of %1").arg(nameWithDate(bench_.currentScene()->scene)));
   if (count > 0)
-    over_->addItem(txt("%n features of the map to come", "%n feature of the map to come", count));
+    over_->addItem(txt("%n features chosen for a map", "%n feature chosen for a map", count));
   over_->setCurrentIndex(features && count > 0 ? 1 : 0);
 }
 
@@ -279,7 +283,7 @@ void SignatureSheet::fillClasses() {
 /// Those of today's bands that were chosen stay so.
 void SignatureSheet::fillFeatures() {
   if (shown_ == nullptr) return;
-  const auto& bands = shown_->set.bands;
+  const auto& bands = titled_.bands;
   const auto placeOf = [&](const char* role, int otherwise) {
     const auto at = std::find(bands.begin(), bands.end(), role);
     return at == bands.end() ? otherwise : static_cast<int>(at - bands.begin());
@@ -325,7 +329,7 @@ void SignatureSheet::showCurves() {
   }
   bool known = false;
   auto along = alongBands(scene->scene, known);
-  SignatureSet set = shown_->set;
+  SignatureSet set = titled_;
   const bool spreads = overFeatures();
   const Standard scale = spreads ? standardOf(set) : noStandard(shown_->set.bands.size());
   if (spreads) {
@@ -335,15 +339,13 @@ void SignatureSheet::showCurves() {
     for (auto& c : set.classes) c = scaled(c, scale);
   }
   curves_->show(set, along, bench_.study().legend, chosen(), known ? "nm" : "");
-  curves_->setTitles(spreads ? txt("Feature, in spreads of all training from its mean")
-                     : known ? txt("Wavelength, nm")
-                             : txt("Band"),
-                     "");
+  if (spreads) curves_->setTitles(txt("Feature"), txt("spreads from the mean of all"));
   if (const auto* there = other_->of(chosen()))
     curves_->lay(scaled(there->mean, scale), tokens().text, Qt::DashLine);
   for (const auto& f : shown_->areas)
     if (areas_->chosen() == f.area && f.code == chosen())
       curves_->lay(scaled(f.mean, scale), tokens().text, Qt::SolidLine);
+  curves_->replot();
 }
 
 void SignatureSheet::showHistograms() {
@@ -358,9 +360,12 @@ void SignatureSheet::showHistograms() {
     const auto& peaks = shown_->health[i].peaks;
     for (size_t f = 0; f < shown_->set.bands.size(); ++f) {
       const auto k = static_cast<Eigen::Index>(f);
-      HistogramStack::Row row{
-          q(shown_->set.bands[f]),        shown_->shapes[i][f],          {}, false,
-          compact(c.mean[k] - 3 * sd[k]), compact(c.mean[k] + 3 * sd[k])};
+      HistogramStack::Row row{q(titled_.bands[f]),
+                              shown_->shapes[i][f],
+                              {},
+                              false,
+                              compact(c.mean[k] - 3 * sd[k]),
+                              compact(c.mean[k] + 3 * sd[k])};
       row.peaks = std::find(peaks.begin(), peaks.end(), shown_->set.bands[f]) != peaks.end();
       if (const auto area = areas_->chosen())
         row.over = shapeOf(*shown_->samples, c, f, kBars, area);
@@ -404,7 +409,7 @@ void SignatureSheet::showEvidence() {
                 "says nothing, neither of spread nor of peaks."));
   if (c == nullptr) return grid_->show({}, {}, {}, 2);
   QStringList names;
-  for (const auto& b : shown_->set.bands) names << q(b);
+  for (const auto& b : titled_.bands) names << q(b);
   const Eigen::VectorXd sd = c->sd();
   const Eigen::MatrixXd both = sd * sd.transpose();
   const Eigen::MatrixXd correlation =
@@ -416,7 +421,7 @@ void SignatureSheet::showEvidence() {
                 Eigen::MatrixXd::Constant(both.rows(), both.cols(), both.maxCoeff()), 0);
   else
     grid_->show(names, correlation, Eigen::MatrixXd::Ones(both.rows(), both.cols()), 2);
-  fillBandFigures(figures_, shown_->set.bands, *c);
+  fillBandFigures(figures_, titled_.bands, *c);
 }
 
 void SignatureSheet::showScatter() {
@@ -427,7 +432,7 @@ void SignatureSheet::showScatter() {
     scatter_->clearPlottables();
     return scatter_->replot();
   }
-  scatter_->show(*shown_->samples, shown_->set, bench_.study().legend,
+  scatter_->show(*shown_->samples, titled_, bench_.study().legend,
                  static_cast<size_t>(x_->currentIndex()), static_cast<size_t>(y_->currentIndex()),
                  chosen());
 }

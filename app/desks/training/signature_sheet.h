@@ -67,6 +67,7 @@ class SignatureSheet : public QWidget {
   std::optional<Training> ofFeatures_;  // of the source asked for
   QString asked_;
   const Training* shown_ = nullptr;  // one of both
+  SignatureSet titled_;              // its set, the features as people call them
   std::unique_ptr<TileStore> tiles_;
   MapView* view_;
   QLabel *about_, *trouble_, *areasTitle_, *evidenceSaid_, *brushed_;

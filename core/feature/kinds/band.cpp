@@ -39,7 +39,7 @@ class Band : public Feature {
   bool decibels_;
 };
 
-std::shared_ptr<const Feature> makeBand(const Scope& scope, size_t scene, const Json& settings) {
+std::shared_ptr<Feature> makeBand(const Scope& scope, size_t scene, const Json& settings) {
   const Scene& s = scope.scenes[scene].scene;
   const size_t band = bandNamed(s, settings.at("band"));
   return std::make_shared<Band>(s.bands[band].name, FeaturePlane{scene, band},

@@ -22,8 +22,7 @@ class Brightness : public Feature {
   }
 };
 
-std::shared_ptr<const Feature> makeBrightness(const Scope& scope, size_t scene,
-                                              const Json& settings) {
+std::shared_ptr<Feature> makeBrightness(const Scope& scope, size_t scene, const Json& settings) {
   const Scene& s = scope.scenes[scene].scene;
   if (s.state == ValueState::ClassCodes)
     throw Error("“{}” holds class codes, which have no mean; choose a scene.", s.name);

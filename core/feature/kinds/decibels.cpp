@@ -26,8 +26,7 @@ class Decibels : public Feature {
   bool power_;
 };
 
-std::shared_ptr<const Feature> makeDecibels(const Scope& scope, size_t scene,
-                                            const Json& settings) {
+std::shared_ptr<Feature> makeDecibels(const Scope& scope, size_t scene, const Json& settings) {
   const Scene& s = scope.scenes[scene].scene;
   const size_t band = bandNamed(s, settings.at("band"));
   const ValueState state = backscatterState(s);

@@ -5,8 +5,8 @@
 
 namespace zp {
 
-std::shared_ptr<const Feature> sceneFormula(const Scope& scope, size_t scene,
-                                            const std::string& formula, const std::string& name) {
+std::shared_ptr<Feature> sceneFormula(const Scope& scope, size_t scene, const std::string& formula,
+                                      const std::string& name) {
   // The first scene's names stand alone, so this one is put in its place.
   Scope led = scope;
   std::swap(led.scenes[0], led.scenes[scene]);
@@ -18,7 +18,7 @@ std::shared_ptr<const Feature> sceneFormula(const Scope& scope, size_t scene,
 
 namespace {
 
-std::shared_ptr<const Feature> makeFormula(const Scope& scope, size_t scene, const Json& settings) {
+std::shared_ptr<Feature> makeFormula(const Scope& scope, size_t scene, const Json& settings) {
   return sceneFormula(scope, scene, settings.at("formula"), "");
 }
 

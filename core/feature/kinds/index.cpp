@@ -6,7 +6,7 @@
 namespace zp {
 namespace {
 
-std::shared_ptr<const Feature> makeIndex(const Scope& scope, size_t scene, const Json& settings) {
+std::shared_ptr<Feature> makeIndex(const Scope& scope, size_t scene, const Json& settings) {
   const IndexEntry& entry = indexEntry(settings.at("index"));
   const Scene& s = scope.scenes[scene].scene;
   return sceneFormula(scope, scene, formulaFor(entry, s),

@@ -41,8 +41,7 @@ class Neighbourhood : public Feature {
   ValueState state_;
 };
 
-std::shared_ptr<const Feature> makeNeighbourhood(const Scope& scope, size_t scene,
-                                                 const Json& settings) {
+std::shared_ptr<Feature> makeNeighbourhood(const Scope& scope, size_t scene, const Json& settings) {
   const Scene& s = scope.scenes[scene].scene;
   const size_t band = bandNamed(s, settings.at("band"));
   const bool mean = settings.at("of") == "mean";

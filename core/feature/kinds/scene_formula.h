@@ -5,7 +5,7 @@
 namespace zp {
 
 /// A formula over the roles of one scene of a scope, whatever the others are called.
-std::shared_ptr<const Feature> sceneFormula(const Scope& scope, size_t scene,
-                                            const std::string& formula, const std::string& name);
+std::shared_ptr<Feature> sceneFormula(const Scope& scope, size_t scene, const std::string& formula,
+                                      const std::string& name);
 
 }  // namespace zp

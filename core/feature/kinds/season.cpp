@@ -154,7 +154,7 @@ SeasonWhat whatOf(const std::string& of) {
   return of == "max" ? SeasonWhat::Max : SeasonWhat::Peak;
 }
 
-std::shared_ptr<const Feature> makeSeason(const Scope& scope, size_t, const Json& settings) {
+std::shared_ptr<Feature> makeSeason(const Scope& scope, size_t, const Json& settings) {
   const std::string value = settings.at("value"), of = settings.at("of");
   const auto found = datesOf(scope, settings);
   if (found.size() < 2)

@@ -39,7 +39,7 @@ class Slope : public Feature {
   double across_, down_;
 };
 
-std::shared_ptr<const Feature> makeSlope(const Scope& scope, size_t scene, const Json& settings) {
+std::shared_ptr<Feature> makeSlope(const Scope& scope, size_t scene, const Json& settings) {
   const Scene& s = scope.scenes[scene].scene;
   const size_t band = bandNamed(s, settings.at("band"));
   if (scope.grid.crs.empty() || crsIsGeographic(scope.grid.crs))

@@ -54,7 +54,7 @@ GreyLevels levelsOf(const Scene& s, size_t band, bool power) {
   return {.low = at(0.02), .high = at(0.98)};
 }
 
-std::shared_ptr<const Feature> makeTexture(const Scope& scope, size_t scene, const Json& settings) {
+std::shared_ptr<Feature> makeTexture(const Scope& scope, size_t scene, const Json& settings) {
   const Scene& s = scope.scenes[scene].scene;
   const size_t band = bandNamed(s, settings.at("band"));
   const std::string what = settings.at("measure");
