@@ -106,7 +106,13 @@ Layer toLayer(const std::vector<TrainingArea>& areas, const std::string& crs) {
 }
 
 Legend legendOf(const std::vector<TrainingArea>& areas, Legend known) {
-  for (const auto& a : areas) known.addMissing(a.code, a.className);
+  for (const auto& a : areas) {
+    known.addMissing(a.code, a.className);
+    auto& parts = known.find(a.code)->subclasses;
+    const Subclass part{a.subclass};
+    if (!part.name.empty() && std::find(parts.begin(), parts.end(), part) == parts.end())
+      parts.push_back(part);
+  }
   return known;
 }
 

@@ -51,7 +51,7 @@ std::vector<TrainingArea> trainingAreasFrom(const Json& json);
 /// The layer of some training areas, with fields code, class, subclass and note.
 Layer toLayer(const std::vector<TrainingArea>& areas, const std::string& crs);
 
-/// The classes that occur, with their names, on top of `known`.
+/// The classes that occur, with their names and subclasses, on top of `known`.
 Legend legendOf(const std::vector<TrainingArea>& areas, Legend known = {});
 
 /// Training pixels of a grid, row by row, each of one class.

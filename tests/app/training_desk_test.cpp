@@ -206,7 +206,8 @@ TEST_F(TrainingDeskWindow, TheLegendIsSavedAndLoaded) {
   EXPECT_TRUE(said().contains("4")) << said().toStdString();
   whenAskedForAFile(folder_ / "legend.csv");
   d().click("loadLegend");
-  EXPECT_EQ(toJson(s().legend), before);
+  // With the subclasses that the areas have beside those of the file.
+  EXPECT_EQ(toJson(s().legend), toJson(legendOf(s().training, legendFrom(before))));
 }
 
 TEST_F(TrainingDeskWindow, DrawingIsLeftWithEscapeAndNeedsThreeCorners) {
@@ -341,6 +342,36 @@ TEST_F(TrainingDeskWindow, TheLegendIsOrderedByKeysAndButtonsAndToldOf) {
   for (int undo = 0; undo < 3; ++undo) w().bench().undo().undo();
   EXPECT_EQ(s().legend.name, "");
   EXPECT_NE(order(), before);
+}
+
+TEST_F(TrainingDeskWindow, AnAreaGetsASubclassAndAnotherClass) {
+  importTraining();
+  const QPoint centre = w().view().rect().center();
+  chooseClass(3);
+  draw(centre, 60);
+  const size_t area = s().training.size() - 1;
+  const int code = s().training[area].code;
+  ASSERT_TRUE(d().find<QComboBox>("areaClass")->isVisible());
+  d().press("areaSubclass", "young");
+  QTest::keyClick(d().find<QComboBox>("areaSubclass"), Qt::Key_Return);
+  EXPECT_EQ(s().training[area].subclass, "young");
+  const auto& parts = s().legend.find(code)->subclasses;
+  EXPECT_EQ(parts.back().name, "young");
+  look("area-edit");
+  const int other = s().legend.classes[5].code;
+  choose("areaClass", q(s().legend.classes[5].name));
+  EXPECT_EQ(s().training[area].code, other);
+  EXPECT_EQ(s().training[area].subclass, "");
+  EXPECT_EQ(classes().item(classes().currentRow(), 0)->data(Qt::UserRole).toInt(), other);
+  w().bench().undo().undo();
+  EXPECT_EQ(s().training[area].code, code);
+  EXPECT_EQ(s().training[area].subclass, "young");
+  w().bench().undo().undo();
+  EXPECT_EQ(s().training[area].subclass, "");
+  EXPECT_EQ(d().find<QComboBox>("areaSubclass")->currentText(), "");
+  // Nothing is chosen: nothing is offered.
+  d().click("removeArea");
+  EXPECT_FALSE(w().findChild<QComboBox*>("areaClass")->isVisible());
 }
 
 TEST_F(TrainingDeskWindow, OneClassAloneMakesNoMapAndSaysSo) {

@@ -82,7 +82,7 @@ TEST(BySignaturesAlone, WhatDoesNotFitIsASentence) {
   EXPECT_EQ(signaturesFrom(json).codes(), (std::vector<int>{2, 5, 9}));
   json["classes"][0]["pixels"] = -5;
   EXPECT_NE(sentenceOf([&] { signaturesFrom(json); }).find("not a count"), std::string::npos);
-  json["classes"][0]["pixels"] = 5;
+  json["classes"][0]["pixels"] = 5u;
   json["classes"][0]["code"] = 5;
   EXPECT_NE(sentenceOf([&] { signaturesFrom(json); }).find("5 twice"), std::string::npos);
   SignatureSet thin = signaturesOf(threeClasses());

@@ -12,8 +12,10 @@ AreasPanel::AreasPanel(Workbench& bench, MapView& view, std::function<int()> cho
       view_(view),
       chosenClass_(std::move(chosenClass)),
       grow_(new GrowPanel(bench, view, chosenClass_)),
-      sets_(new SetsPanel(bench)) {
+      sets_(new SetsPanel(bench)),
+      area_(new AreaEdit) {
   buildTools();
+  box()->addWidget(area_);
   box()->addWidget(grow_);
   box()->addWidget(sets_);
   buildImport();
@@ -21,6 +23,8 @@ AreasPanel::AreasPanel(Workbench& bench, MapView& view, std::function<int()> cho
   connect(grow_, &Panel::trouble, this, &Panel::trouble);
   connect(grow_, &GrowPanel::kept, this,
           [this](const Shape& area) { add(area, txt("Grow an area of %1")); });
+  connect(area_, &AreaEdit::classAsked, this, &AreasPanel::becomes);
+  connect(area_, &AreaEdit::subclassAsked, this, &AreasPanel::partOf);
   connect(&view_, &MapView::shapeEdited, this, &AreasPanel::edited);
   connect(&view_, &MapView::deleteAsked, this, [this] {
     if (isVisible()) removeChosen();
@@ -106,6 +110,7 @@ void AreasPanel::forget() {
 void AreasPanel::refresh() {
   if (chosen_ >= static_cast<int>(bench_.study().training.size())) chosen_ = -1;
   remove_->setVisible(chosen_ >= 0);
+  area_->show(bench_.study(), chosen());
   grow_->refresh();
   sets_->refresh();
   findOverlaps();
@@ -326,6 +331,34 @@ void AreasPanel::edited(const Shape& inView) {
   for (auto& ring : area.shape.rings)
     for (auto& p : ring) change.apply(p);
   bench_.setTraining(all, study.trainingCrs, txt("Change an area of %1").arg(q(area.className)));
+}
+
+std::optional<size_t> AreasPanel::chosen() const {
+  if (chosen_ < 0 || chosen_ >= static_cast<int>(bench_.study().training.size())) return {};
+  return static_cast<size_t>(chosen_);
+}
+
+/// The chosen area is of another class; what part it was of the one before means nothing there.
+void AreasPanel::becomes(int code) {
+  const auto area = chosen();
+  const auto* c = bench_.study().legend.find(code);
+  if (!area || c == nullptr) return;
+  auto all = bench_.study().training;
+  TrainingArea& a = all[*area];
+  if (a.code == code) return;
+  a.code = code;
+  a.className = c->name;
+  a.subclass.clear();
+  bench_.setTraining(all, bench_.study().trainingCrs, txt("Make an area %1").arg(q(c->name)));
+  Q_EMIT picked(code);
+}
+
+void AreasPanel::partOf(const QString& subclass) {
+  const auto area = chosen();
+  if (!area || bench_.study().training[*area].subclass == subclass.toStdString()) return;
+  auto all = bench_.study().training;
+  all[*area].subclass = subclass.toStdString();
+  bench_.setTraining(all, bench_.study().trainingCrs, txt("Subclass of an area"));
 }
 
 void AreasPanel::exportTo() {

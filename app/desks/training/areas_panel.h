@@ -1,5 +1,6 @@
 #pragma once
 #include "desks/panel.h"
+#include "desks/training/area_edit.h"
 #include "desks/training/grow_panel.h"
 #include "desks/training/sets_panel.h"
 
@@ -38,6 +39,9 @@ class AreasPanel : public Panel {
   /// In the view's system; `what` names the class as %1.
   void add(const Shape& inView, const QString& what);
   void edited(const Shape& inView);
+  void becomes(int code);
+  void partOf(const QString& subclass);
+  std::optional<size_t> chosen() const;
   void exportTo();
   void pick(Place place);
 
@@ -49,6 +53,7 @@ class AreasPanel : public Panel {
   QComboBox *layer_, *code_, *name_, *subclass_;
   QLabel* found_;
   SetsPanel* sets_;
+  AreaEdit* area_;
   QString overlapOf_;  // what it was found in
   Shape overlap_;      // in the view's system
   QString file_;

@@ -1,6 +1,7 @@
 #pragma once
 #include "background/latest.h"
 #include "desks/training/training_over.h"
+#include "look/look.h"
 #include "look/parts.h"
 #include "shell/workbench.h"
 
