@@ -129,7 +129,7 @@ TEST(Model, SaysWhatIsWrong) {
       j["learned"]["classes"][place]["code"] = code;
     });
   };
-  has(recoded(0, 0), "class 0");
+  has(recoded(0, 0), "0 is not a class code");
   has(recoded(1, 9), "no legend entry for class 9");
   has(refusal([](Json& j) { j["settings"]["priors"]["water"] = 1; }), "water");
   has(refusal([](Json& j) { j["training_pixels"] = -4; }), "not a whole number");
