@@ -93,6 +93,15 @@ TEST_F(ModelWindow, AFileThatIsNoneIsASentence) {
   openModel(folder_ / "text.json");
   EXPECT_TRUE(said().contains("text.json")) << said().toStdString();
   EXPECT_FALSE(d().find("primary")->isEnabled());
+  // One that is whole but asks for what is no feature is not taken, nor stumbled over later.
+  SignatureSet set = signaturesOf(samplesOfStep(s(), w().mapping().features()));
+  set.lines.assign(set.bands.size(), "nonsense(");
+  writeJson(folder_ / "nonsense.json", toJson(set));
+  openModel(folder_ / "nonsense.json");
+  EXPECT_TRUE(said().contains("nonsense(")) << said().toStdString();
+  EXPECT_FALSE(d().find("primary")->isEnabled());
+  w().mapping().refresh();
+  EXPECT_FALSE(d().find("primary")->isEnabled());
 }
 
 }  // namespace

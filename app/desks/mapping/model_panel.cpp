@@ -108,6 +108,7 @@ ModelPanel::Learned ModelPanel::read(const std::string& file) const {
     codes = model.classifier->classes();
     legend = model.legend;
   }
+  for (const auto& line : learned.lines) layersOf(parseFeature(line));  // none that cannot be read
   for (const int code : codes)
     if (const auto* c = legend.find(code)) learned.classes.push_back(*c);
   return learned;
@@ -153,13 +154,12 @@ void ModelPanel::fillFeatures() {
   lacking_.clear();
   features_->setRowCount(static_cast<int>(learned_->lines.size()));
   const auto* scene = bench_.currentScene();
-  const Scope scope = studyScope(bench_.study(), scene->id, with());
   for (int r = 0; r < features_->rowCount(); ++r) {
     const auto& line = learned_->lines[static_cast<size_t>(r)];
     auto* name = new QTableWidgetItem(q(line));
     auto* here = new QTableWidgetItem;
     try {
-      const auto feature = makeFeature(line, scope);
+      const auto feature = makeFeature(line, studyScope(bench_.study(), scene->id, with()));
       name->setText(q(feature->name()));
       name->setToolTip(q(line));
       here->setText(txt("there"));

@@ -185,6 +185,7 @@ void SignatureSheet::forget() {
 }
 
 void SignatureSheet::setTraining(const Training* training) {
+  if (shown_ == ofBands_) shown_ = nullptr;  // it is gone, though nothing may be seen of it now
   ofBands_ = training;
   if (isVisible()) refresh();
 }
