@@ -16,7 +16,7 @@ AreaEdit::AreaEdit(QWidget* parent) : QWidget(parent) {
   subclass_->lineEdit()->setMaxLength(80);
   subclass_->setToolTip(txt("A part of the class that may be learned by itself, such as mud"));
   auto* row = columnIn(this, 0);
-  row->addWidget(fieldRow(txt("This area"), {class_, subclass_}));
+  row->addWidget(fieldRow(txt("This area"), {class_, subclass_}, 84));
   hide();
   connect(class_, &QComboBox::activated, this,
           [this] { Q_EMIT classAsked(class_->currentData().toInt()); });
