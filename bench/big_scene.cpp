@@ -4,7 +4,7 @@
 
 #include <cstdlib>
 
-#include "base/random.h"
+#include "covers.h"
 #include "grid/crs.h"
 #include "grid/raster_writer.h"
 #include "outline/layer.h"
@@ -30,7 +30,7 @@ int main(int argc, char** argv) {
   }
   // Eight covers in patches of 64 x 64 pixels, each with its own level per band and some noise.
   const auto cover = [](int x, int y) {
-    return zp::mix(static_cast<uint64_t>(x / 64), static_cast<uint64_t>(y / 64)) % 8;
+    return zp::mix(static_cast<uint64_t>(x / 64), static_cast<uint64_t>(y / 64)) % zp::kCovers;
   };
   zp::RasterWriter writer(argv[1], spec);
   std::vector<uint16_t> values;
@@ -41,12 +41,11 @@ int main(int argc, char** argv) {
       for (size_t i = 0; i < values.size(); ++i) {
         const int x = static_cast<int>(i % static_cast<size_t>(width)),
                   row = y + static_cast<int>(i / static_cast<size_t>(width));
-        const uint64_t level = zp::mix(cover(x, row), static_cast<uint64_t>(b)) % 4000;
+        const uint64_t noise = zp::mix(i + static_cast<size_t>(y) * static_cast<size_t>(width),
+                                       static_cast<uint64_t>(b)) %
+                               zp::kCoverNoise;
         values[i] =
-            static_cast<uint16_t>(500 + level +
-                                  zp::mix(i + static_cast<size_t>(y) * static_cast<size_t>(width),
-                                          static_cast<uint64_t>(b)) %
-                                      200);
+            static_cast<uint16_t>(zp::coverLevel(cover(x, row), static_cast<uint64_t>(b)) + noise);
       }
       writer.writeCodes(b + 1, w, values);
     }

@@ -7,6 +7,7 @@
 
 #include "base/pool.h"
 #include "bench.h"
+#include "covers.h"
 #include "feature/compute_index.h"
 #include "feature/feature_kind.h"
 #include "grid/block_pipeline.h"
@@ -84,19 +85,23 @@ void CopyOfTwoBands(benchmark::State& state) {
   GDALClose(source);
 }
 
-/// A class map of all bands by a method of signatures, file to file, as `zpatch map` does it.
+/// A class map of all bands by a method of signatures, file to file, as `zpatch map` does it. The
+/// classes are the covers of the scene, wider than these, so that neighbours overlap.
 template <class Method>
 void MapBy(benchmark::State& state) {
   const zp::Scene scene = zp::openScene(g_scene);
   zp::SignatureSet set;
   zp::Legend legend;
-  for (int c = 1; c <= 8; ++c) {
+  for (int c = 1; c <= zp::kCovers; ++c) {
     zp::Signature s;
     s.code = c;
     s.name = fmt::format("class {}", c);
     s.pixels = 1000;
     const auto n = static_cast<Eigen::Index>(scene.bands.size());
-    s.mean = Eigen::VectorXd::LinSpaced(n, 0.02 * c, 0.06 * c);
+    s.mean = Eigen::VectorXd::NullaryExpr(n, [&](Eigen::Index b) {
+      const auto lowest = zp::coverLevel(static_cast<uint64_t>(c - 1), static_cast<uint64_t>(b));
+      return 1e-4 * static_cast<double>(lowest + zp::kCoverNoise / 2);
+    });
     s.covariance = 0.001 * Eigen::MatrixXd::Identity(n, n) + Eigen::MatrixXd::Constant(n, n, 1e-4);
     set.classes.push_back(s);
     legend.addMissing(c, s.name);
@@ -128,7 +133,7 @@ void DecodingAndWriting(benchmark::State& state) {
   zp::Pool<Handle> handles(std::make_unique<Handle>(),
                            [](const Handle&) { return std::make_unique<Handle>(); });
   zp::Legend legend;
-  for (int c = 1; c <= 8; ++c) legend.addMissing(c, fmt::format("class {}", c));
+  for (int c = 1; c <= zp::kCovers; ++c) legend.addMissing(c, fmt::format("class {}", c));
   for (auto _ : state) {
     zp::RasterWriter writer(besideScene("bench-codes.tif"),
                             zp::classMapSpec(scene.grid, legend, "classes"));

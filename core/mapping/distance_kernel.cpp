@@ -8,21 +8,17 @@
 namespace zp::ZP_LEVEL {
 namespace {
 
-/// Mahalanobis² as |L⁻¹ (x − mean)|², with L L' the covariance. kBands: as many as there are, known
-/// when it is compiled, so that the loops below need no counting; 0 for any number.
-template <int kBands>
-inline Pair whitened(const DistanceModel& m, int c, const Pair* x) {
-  const int bands = kBands > 0 ? kBands : m.bands;
-  Pair d[kBands > 0 ? kBands : kMostBands];
-  const float* mean = m.means + c * bands;
-#pragma GCC unroll 16
-  for (int b = 0; b < bands; ++b) d[b] = {x[b].a - mean[b], x[b].b - mean[b]};
-  const float* row = m.whitening + c * (bands * (bands + 1) / 2);
-  Pair sum{Lane{}, Lane{}};
+/// Adds to `sum` the squares of rows kFrom–to (not with `to`; kFrom is even) of L⁻¹ (x − mean), L
+/// L' being the covariance; those of all rows are Mahalanobis². `inverse`: L⁻¹, its lower triangle.
+/// Where they end is known when it is compiled (kTo), so that loops need no counting, or given.
+template <int kFrom, int kTo>
+inline void addRows(const float* inverse, const Pair* d, int end, Pair& sum) {
+  const int to = kTo > 0 ? kTo : end;
+  const float* row = inverse + kFrom * (kFrom + 1) / 2;
   const auto add = [&sum](const Pair& y) { sum.a += y.a * y.a, sum.b += y.b * y.b; };
   // Two rows at a time: four sums that do not wait for each other.
 #pragma GCC unroll 8
-  for (int j = 0; j + 1 < bands; j += 2) {
+  for (int j = kFrom; j + 1 < to; j += 2) {
     const float* next = row + j + 1;
     Pair y{Lane{}, Lane{}}, z = y;
 #pragma GCC unroll 16
@@ -38,16 +34,15 @@ inline Pair whitened(const DistanceModel& m, int c, const Pair* x) {
     add(z);
     row = next + j + 2;
   }
-  if (bands % 2 == 1) {
+  if (to % 2 == 1) {
     Pair y{Lane{}, Lane{}};
 #pragma GCC unroll 16
-    for (int k = 0; k < bands; ++k) {
+    for (int k = 0; k < to; ++k) {
       y.a += row[k] * d[k].a;
       y.b += row[k] * d[k].b;
     }
     add(y);
   }
-  return sum;
 }
 
 inline Pair euclidean(const DistanceModel& m, int c, const Pair* x) {
@@ -61,25 +56,58 @@ inline Pair euclidean(const DistanceModel& m, int c, const Pair* x) {
   return sum;
 }
 
-template <bool kLikelihood, int kBands>
-inline void sixteen(const DistanceModel& m, const Pair* x, int16_t* best, float* squared) {
+/// The class of sixteen pixels; `likely` is asked first. Squares only add up, so a class that is
+/// behind after half of its rows (a quarter of the work) is left there. kBands: 0 for any number.
+template <int kBands>
+inline void likeliest(const DistanceModel& m, int likely, const Pair* x, int16_t* best,
+                      float* squared) {
+  constexpr int kHalf = kBands / 4 * 2;
+  const int bands = kBands > 0 ? kBands : m.bands;
+  Winner first = nobody(), second = first;
+  const auto ask = [&](int c) {
+    const float* mean = m.means + c * bands;
+    const float* inverse = m.whitening + c * (bands * (bands + 1) / 2);
+    const float offset = m.offsets[c];
+    const auto score = [offset](Lane squares) { return offset - 0.5f * squares; };
+    Pair d[kBands > 0 ? kBands : kMostBands], sum{Lane{}, Lane{}};
+    if constexpr (kHalf > 0) {
+#pragma GCC unroll 16
+      for (int b = 0; b < kHalf; ++b) d[b] = {x[b].a - mean[b], x[b].b - mean[b]};
+      addRows<0, kHalf>(inverse, d, kHalf, sum);
+      if (!any((score(sum.a) >= first.score) | (score(sum.b) >= second.score))) return;
+    }
+#pragma GCC unroll 16
+    for (int b = kHalf; b < bands; ++b) d[b] = {x[b].a - mean[b], x[b].b - mean[b]};
+    addRows<kHalf, kBands>(inverse, d, bands, sum);
+    challenge(first, score(sum.a), sum.a, c);
+    challenge(second, score(sum.b), sum.b, c);
+  };
+  ask(likely);
+  for (int c = 0; c < m.classes; ++c)
+    if (c != likely) ask(c);
+  tell(first, best, squared);
+  tell(second, best + kLanes, squared + kLanes);
+}
+
+inline void nearest(const DistanceModel& m, const Pair* x, int16_t* best, float* squared) {
   Winner first = nobody(), second = first;
   for (int c = 0; c < m.classes; ++c) {
-    const Pair d = kLikelihood ? whitened<kBands>(m, c, x) : euclidean(m, c, x);
-    const float weight = kLikelihood ? 0.5f : 1.0f;
-    const float offset = kLikelihood ? m.offsets[c] : 0.0f;
-    challenge(first, offset - weight * d.a, d.a, c);
-    challenge(second, offset - weight * d.b, d.b, c);
+    const Pair d = euclidean(m, c, x);
+    challenge(first, -d.a, d.a, c);
+    challenge(second, -d.b, d.b, c);
   }
   tell(first, best, squared);
   tell(second, best + kLanes, squared + kLanes);
 }
 
-template <bool kLikelihood, int kBands>
+template <int kBands>
 void classify(const DistanceModel& m, const float* const* bands, size_t n, int16_t* best,
               float* squared) {
-  bySixteen(m.bands, bands, n, best, squared,
-            [&](const Pair* x, int16_t* b, float* s) { sixteen<kLikelihood, kBands>(m, x, b, s); });
+  int likely = 0;  // pixels are mostly of the class of those before them
+  bySixteen(m.bands, bands, n, best, squared, [&](const Pair* x, int16_t* b, float* s) {
+    likeliest<kBands>(m, likely, x, b, s);
+    if (b[kStep - 1] >= 0) likely = b[kStep - 1];
+  });
 }
 
 using Kernel = void (*)(const DistanceModel&, const float* const*, size_t, int16_t*, float*);
@@ -89,7 +117,7 @@ template <class>
 struct BySize;
 template <int... kBands>
 struct BySize<std::integer_sequence<int, kBands...>> {
-  static constexpr Kernel kernels[] = {&classify<true, kBands>...};
+  static constexpr Kernel kernels[] = {&classify<kBands>...};
 };
 
 }  // namespace
@@ -103,7 +131,8 @@ void likelihood(const DistanceModel& m, const float* const* bands, size_t n, int
 
 void nearestMean(const DistanceModel& m, const float* const* bands, size_t n, int16_t* best,
                  float* squared) {
-  classify<false, 0>(m, bands, n, best, squared);
+  bySixteen(m.bands, bands, n, best, squared,
+            [&](const Pair* x, int16_t* b, float* s) { nearest(m, x, b, s); });
 }
 
 }  // namespace zp::ZP_LEVEL

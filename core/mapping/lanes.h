@@ -25,13 +25,24 @@ inline Lane pick(Mask m, Lane yes, Lane no) {
   return m ? yes : no;
 }
 
+inline bool any(Mask m) {
+#ifdef __AVX__
+  return __builtin_ia32_movmskps256(reinterpret_cast<Lane>(m)) != 0;
+#else
+  int all = 0;
+  for (size_t i = 0; i < kLanes; ++i) all |= m[i];
+  return all != 0;
+#endif
+}
+
 struct Winner {
   Lane score, squared;
   Mask index;
 };
 
 inline void challenge(Winner& w, Lane score, Lane squared, int c) {
-  const Mask better = score > w.score;  // false for NaN, so an empty pixel never wins a class
+  // False for NaN, so an empty pixel never wins a class. Classes may come in any order.
+  const Mask better = (score > w.score) | ((score == w.score) & (Mask{} + c < w.index));
   w.score = pick(better, score, w.score);
   w.squared = pick(better, squared, w.squared);
   w.index = better ? (Mask{} + c) : w.index;
@@ -42,10 +53,10 @@ inline Winner nobody() {
 }
 
 inline void tell(const Winner& w, int16_t* best, float* squared) {
-  for (size_t i = 0; i < kLanes; ++i) {
-    best[i] = static_cast<int16_t>(w.index[i]);
-    squared[i] = w.squared[i];
-  }
+  typedef int16_t Short __attribute__((vector_size(16)));
+  const Short index = __builtin_convertvector(w.index, Short);
+  __builtin_memcpy(best, &index, sizeof index);
+  __builtin_memcpy(squared, &w.squared, sizeof w.squared);
 }
 
 /// Hands on all pixels, sixteen at a time with their bands as vectors; the last ones come once more

@@ -3,6 +3,7 @@
 #include <Eigen/Dense>
 #include <cmath>
 
+#include "base/nan.h"
 #include "base/random.h"
 #include "feature/feature_kind.h"
 #include "legend/class_map.h"
@@ -91,6 +92,30 @@ TEST(MaximumLikelihood, BaselineAndV3Agree) {
   size_t differ = 0;
   for (size_t i = 0; i < n; ++i) differ += a[i] != b[i] ? 1 : 0;
   EXPECT_LE(differ, n / 10000);
+}
+
+TEST(MaximumLikelihood, ATieGoesToTheFirstClassWhateverLiesBefore) {
+  for (size_t bands : {1u, 4u, 8u, 17u}) {
+    SignatureSet set;
+    for (size_t b = 0; b < bands; ++b) set.bands.push_back("band");
+    const auto n = static_cast<Eigen::Index>(bands);
+    for (int c = 0; c < 3; ++c) {
+      Signature s;
+      s.code = c + 1;
+      s.pixels = 1000;
+      s.mean = Eigen::VectorXd::Constant(n, c - 1);
+      s.covariance = Eigen::MatrixXd::Identity(n, n);
+      set.classes.push_back(s);
+    }
+    // Sixteen pixels of each: of the last class, just between the first two, of none.
+    std::vector<float> x;
+    for (float v : {1.0f, -0.5f, kNan, 1.0f, -0.5f}) x.insert(x.end(), 16, v);
+    const std::vector<const float*> pointers(bands, x.data());
+    std::vector<uint16_t> codes(x.size()), expected;
+    for (uint16_t code : {3, 1, 0, 3, 1}) expected.insert(expected.end(), 16, code);
+    MaximumLikelihood(set).classify(pointers, x.size(), codes.data());
+    EXPECT_EQ(codes, expected) << bands << " bands";
+  }
 }
 
 TEST(MaximumLikelihood, ConfidenceIsBayesRuleOverAllClasses) {
