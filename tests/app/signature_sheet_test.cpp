@@ -173,6 +173,34 @@ TEST_F(SignatureWindow, FeaturesOfTheMapAreSeenAsItsBandsAre) {
   EXPECT_EQ(bands->count(), 8);
 }
 
+TEST_F(SignatureWindow, FeaturesThatCannotBeReadAreSaidAndTriedAgain) {
+  d().stage(3);
+  d().click("group-radar");
+  d().settle();
+  d().stage(2);
+  openSheet();
+  const auto radar = std::find_if(s().scenes.begin(), s().scenes.end(), [](const auto& scene) {
+    return scene.scene.isRadar();
+  });
+  ASSERT_NE(radar, s().scenes.end());
+  const fs::path there = radar->scene.bands[0].file.parent_path(), away = folder_ / "away";
+  ASSERT_TRUE(fs::exists(there));
+  fs::rename(there, away);
+  const auto over = [&] { return d().find<QComboBox>("signaturesOver"); };
+  choose("signaturesOver", over()->itemText(1));
+  auto* trouble = w().findChild<QLabel*>("signaturesTrouble");
+  auto* about = w().findChild<QLabel*>("signaturesAbout");
+  d().until([&] { return trouble->isVisible(); }, "what is wrong");
+  EXPECT_EQ(about->text(), "");
+  choose("signaturesOver", over()->itemText(0));
+  EXPECT_FALSE(trouble->isVisible());
+  EXPECT_TRUE(about->text().contains("classes"));
+  fs::rename(away, there);
+  choose("signaturesOver", over()->itemText(1));
+  d().until([&] { return about->text().contains("classes"); }, "the features of the map");
+  EXPECT_FALSE(trouble->isVisible());
+}
+
 TEST_F(SignatureWindow, ASetIsKeptComparedAndTakenUpAgain) {
   const size_t all = s().training.size();
   d().click("trainingSets");
@@ -201,6 +229,27 @@ TEST_F(SignatureWindow, ASetIsKeptComparedAndTakenUpAgain) {
   EXPECT_TRUE(s().trainingSets.empty());
   key(Qt::Key_Z, Qt::ControlModifier);
   EXPECT_EQ(s().trainingSets.size(), 1u);
+}
+
+TEST_F(SignatureWindow, ASetKeptAgainIsComparedAnew) {
+  d().click("trainingSets");
+  d().press("setName", "first");
+  d().click("keepSet");
+  auto fewer = s().training;
+  size_t kept = 0;
+  std::erase_if(fewer, [&](const TrainingArea& a) { return a.code == 1 && kept++ % 2 == 0; });
+  w().bench().setTraining(fewer, s().trainingCrs, "fewer");
+  openSheet();
+  chooseClass(1);
+  choose("compareSignatures", "the set first");
+  auto* told = w().findChild<QLabel*>("comparedSaid");
+  const auto apart = [told] { return !told->text().contains("distance 0.00 of"); };
+  d().until([&] { return told->text().contains("first") && apart(); }, "other areas");
+  key(Qt::Key_Escape);
+  d().press("setName", "first");
+  d().click("keepSet");
+  openSheet();
+  d().until([&] { return told->text().contains("first") && !apart(); }, "the areas of now");
 }
 
 TEST_F(SignatureWindow, SignaturesAreSavedAndComeBack) {

@@ -1,8 +1,30 @@
 #include "desks/training/compare_signatures.h"
 
+#include <bit>
+
 #include "base/error.h"
+#include "base/random.h"
 
 namespace zp {
+namespace {
+
+/// Another one when an area of the set is put, moved or of another class.
+uint64_t stampOf(const TrainingSet& set) {
+  uint64_t stamp = set.areas.size();
+  const auto add = [&stamp](const Place& p) {
+    stamp = mix(stamp, std::bit_cast<uint64_t>(p.x));
+    stamp = mix(stamp, std::bit_cast<uint64_t>(p.y));
+  };
+  for (const auto& area : set.areas) {
+    stamp = mix(stamp, static_cast<uint64_t>(area.code));
+    for (const auto& ring : area.shape.rings)
+      for (const auto& p : ring) add(p);
+    for (const auto& p : area.shape.points) add(p);
+  }
+  return stamp;
+}
+
+}  // namespace
 
 CompareSignatures::CompareSignatures(Workbench& bench) : bench_(bench), job_(this) {
   choice_ = new LongChoice;
@@ -68,24 +90,29 @@ void CompareSignatures::choose(int index) {
   computed_.clear();
   set_ = what == kSet ? choice_->itemData(index, Qt::UserRole + 1).toString() : QString();
   if (!set_.isEmpty()) compute();
+  Q_EMIT trouble("");
   Q_EMIT changed();
 }
 
 void CompareSignatures::compute() {
   for (const auto& set : bench_.study().trainingSets) {
     if (q(set.name) != set_) continue;
-    Study study = bench_.study();
-    study.setTraining(set.areas, set.crs);
-    const QString asked = set_ + "/" + sourceOfSamples(bench_.study(), step_);
+    const QString asked = set_ + "/" + QString::number(stampOf(set), 16) + "/" +
+                          sourceOfSamples(bench_.study(), step_);
     if (asked == computed_) return;
     computed_ = asked;
     other_.reset();
+    Study study = bench_.study();
+    study.setTraining(set.areas, set.crs);
     job_.ask(
         [study, step = step_](const Progress& progress) {
           return signaturesOf(samplesOfStep(study, step, progress));
         },
         [this](const SignatureSet& found) { show(found); },
-        [this](const QString& sentence) { Q_EMIT trouble(sentence); });
+        [this](const QString& sentence) {
+          computed_.clear();  // the next look tries again
+          Q_EMIT trouble(sentence);
+        });
     return;
   }
 }

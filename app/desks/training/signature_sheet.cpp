@@ -47,7 +47,10 @@ QLayout* SignatureSheet::buildHead() {
   over_->setToolTip(
       txt("The bands of the scene in hand, or the features chosen on the mapping "
           "desk: other scenes, radar, indices, texture"));
-  connect(over_, &QComboBox::activated, this, &SignatureSheet::refresh);
+  connect(over_, &QComboBox::activated, this, [this] {
+    say("");
+    refresh();
+  });
   auto* told = new QVBoxLayout;
   told->setSpacing(2);
   told->addWidget(headingLabel(txt("Signatures")));
@@ -172,6 +175,7 @@ QLayout* SignatureSheet::buildScatter() {
 void SignatureSheet::say(const QString& sentence) {
   trouble_->setText(sentence);
   trouble_->setVisible(!sentence.isEmpty());
+  if (!sentence.isEmpty() && shown_ == nullptr) about_->clear();  // nothing is being read any more
 }
 
 void SignatureSheet::forget() {
@@ -257,7 +261,10 @@ const Training* SignatureSheet::trainingOf(const Json& step) {
              say("");
              refresh();
            },
-           [this](const QString& sentence) { say(sentence); });
+           [this](const QString& sentence) {
+             asked_.clear();  // the next look tries again
+             say(sentence);
+           });
   return nullptr;
 }
 
