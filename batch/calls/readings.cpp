@@ -3,8 +3,8 @@
 #include "arguments.h"
 #include "base/text.h"
 #include "calls.h"
-#include "feature/feature_kind.h"
 #include "sampling/feature_readings.h"
+#include "source_arguments.h"
 
 namespace fs = std::filesystem;
 
@@ -41,15 +41,14 @@ std::vector<Place> placesOf(const Layer& layer, const std::string& name) {
   return places;
 }
 
-/// Rasters, then features on the grid of the first scene.
-Readings readAll(const std::vector<ReadingSource>& sources, const std::optional<Scope>& scope,
-                 const std::vector<std::string>& features, const std::vector<Place>& places,
-                 const std::string& crs, const Progress& progress) {
-  const double half = !scope ? 1 : sources.empty() ? 0 : 0.5;
+Readings readAll(const SourceArguments& sources, const std::optional<Scope>& scope,
+                 const std::vector<Place>& places, const std::string& crs,
+                 const Progress& progress) {
+  const Halves halves(progress, sources);
   Readings all;
-  if (!sources.empty()) all = readAt(places, crs, sources, progress.part(0, half));
+  if (!sources.from.empty()) all = readAt(places, crs, sources.rasters(), halves.rasters);
   if (!scope) return all;
-  Readings more = readFeaturesAt(places, crs, *scope, features, progress.part(half, 1));
+  Readings more = readFeaturesAt(places, crs, *scope, sources.features, halves.features);
   all.columns.insert(all.columns.end(), more.columns.begin(), more.columns.end());
   all.values.insert(all.values.end(), more.values.begin(), more.values.end());
   return all;
@@ -57,30 +56,20 @@ Readings readAll(const std::vector<ReadingSource>& sources, const std::optional<
 
 struct ReadingsArguments {
   std::string places;
-  std::vector<std::string> from, features;
-  SceneArguments scenes;
+  SourceArguments sources;
   OutputArguments output;
 };
 
 Json runReadings(const ReadingsArguments& a, const Progress& progress) {
-  std::vector<ReadingSource> sources;
-  std::vector<fs::path> inputs{fileOfLayer(a.places)};
-  for (const auto& name : a.from) {
-    sources.push_back(readingSource(name));
-    inputs.push_back(sources.back().file);
-  }
-  std::optional<Scope> scope;
-  if (!a.features.empty()) {
-    scope = a.scenes.scope();
-    for (const auto& file : a.scenes.files(*scope)) inputs.push_back(file);
-  }
+  const auto scope = a.sources.scope();
+  auto inputs = a.sources.files(scope);
+  inputs.push_back(fileOfLayer(a.places));
   Outputs outputs(a.output.replace);
   fs::path temporary;
   if (!a.output.out.empty()) temporary = outputs.add(a.output.out, inputs);
   const Layer layer = readLayer(a.places);
   Table table = layer.table;
-  const auto values =
-      readAll(sources, scope, a.features, placesOf(layer, a.places), layer.crs, progress);
+  const auto values = readAll(a.sources, scope, placesOf(layer, a.places), layer.crs, progress);
   appendTo(table, values);
   if (!temporary.empty()) {
     writeFileAtomically(temporary, toCsv(table));
@@ -105,24 +94,9 @@ Call readings(CLI::App& app) {
   auto a = std::make_shared<ReadingsArguments>();
   call->add_option("PLACES", a->places, "Points: FILE, FILE:LAYER, or a CSV with x and y")
       ->required();
-  call->add_option("--from", a->from, "Rasters to read: F.tif or F.tif:BAND");
-  auto* features = call->add_option(
-      "--features", a->features,
-      "Features to read, on the grid of the first scene, such as index(ndvi); see zpatch features");
-  auto* scenes = call->add_option("--scene", a->scenes.named,
-                                  "A scene under a name, as name=SCENE. The features of the first "
-                                  "need no name; of the others, as in index(ndvi) of name")
-                     ->allow_extra_args(false);
-  features->needs(scenes);
-  scenes->needs(features);
-  a->scenes.addReadingTo(*call);
+  a->sources.addTo(*call);
   a->output.addTo(*call, "CSV to write; without it the table is printed", false);
-  call->callback([a] {
-    if (a->from.empty() && a->features.empty())
-      throw CLI::ValidationError("readings", "give rasters with --from, or --features");
-    if (a->features.empty()) return;
-    for (const auto& line : a->features) argument("--features", [&] { parseFeature(line); });
-  });
+  call->callback([a] { a->sources.require("readings"); });
   return {call, [a](const Progress& progress) { return runReadings(*a, progress); }};
 }
 

@@ -41,14 +41,22 @@ Readings readFeaturesAt(const std::vector<Place>& places, const std::string& crs
   return out;
 }
 
+std::vector<std::string> columnsOf(const FeatureReader& reader,
+                                   const std::vector<std::string>& lines) {
+  std::vector<std::string> columns;
+  for (size_t i = 0; i < lines.size(); ++i) {
+    const std::string of = parseFeature(lines[i]).of;
+    columns.push_back(reader.features()[i]->name() + (of.empty() ? "" : " of " + of));
+  }
+  return columns;
+}
+
 Readings readFeaturesAt(const std::vector<Place>& places, const std::string& crs,
                         const Scope& scope, const std::vector<std::string>& lines,
                         const Progress& progress) {
   const FeatureReader reader(scope, makeFeatures(lines, scope));
   Readings readings = readFeaturesAt(places, crs, reader, progress);
-  for (size_t i = 0; i < lines.size(); ++i)
-    if (const std::string of = parseFeature(lines[i]).of; !of.empty())
-      readings.columns[i] += " of " + of;
+  readings.columns = columnsOf(reader, lines);
   return readings;
 }
 

@@ -10,6 +10,9 @@ namespace zp {
 /// Error: no place, or a grid that does not say where it lies.
 Readings readFeaturesAt(const std::vector<Place>& places, const std::string& crs,
                         const FeatureReader& reader, const Progress& progress = Progress());
+/// What the columns of features are called that are read by their lines (feature/feature_kind.h).
+std::vector<std::string> columnsOf(const FeatureReader& reader,
+                                   const std::vector<std::string>& lines);
 /// The same of features by their lines (feature/feature_kind.h); the column of one of another scene
 /// says of which.
 Readings readFeaturesAt(const std::vector<Place>& places, const std::string& crs,

@@ -62,6 +62,13 @@ ReadingSource readingSource(const std::string& name) {
   return {name, 0, ""};
 }
 
+std::string columnOf(const ReadingSource& source, int bands, int band,
+                     const std::vector<std::string>& taken) {
+  std::string name = source.column.empty() ? source.file.stem().string() : source.column;
+  if (bands > 1) name += fmt::format("_b{}", band);
+  return uniqueName(name, taken);
+}
+
 Readings readAt(const std::vector<Place>& places, const std::string& crs,
                 const std::vector<ReadingSource>& sources, const Progress& progress) {
   if (places.empty()) throw Error("There are no points to read at; place or choose some first.");
@@ -77,9 +84,7 @@ Readings readAt(const std::vector<Place>& places, const std::string& crs,
     const int last = source.band > 0 ? source.band : file.bands();
     for (int b = first; b <= last; ++b) {
       progress.check();
-      std::string name = source.column.empty() ? source.file.stem().string() : source.column;
-      if (file.bands() > 1) name += fmt::format("_b{}", b);
-      out.columns.push_back(uniqueName(name, out.columns));
+      out.columns.push_back(columnOf(source, file.bands(), b, out.columns));
       out.values.emplace_back(places.size(), std::numeric_limits<double>::quiet_NaN());
       readColumn(file, b, file.conversion(b), targets, out.values.back());
     }

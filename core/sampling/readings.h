@@ -20,6 +20,9 @@ struct ReadingSource {
 
 /// "F.tif:2" or "F.tif".
 ReadingSource readingSource(const std::string& name);
+/// What the column of a band is called, of a raster with so many, beside those that are taken.
+std::string columnOf(const ReadingSource& source, int bands, int band,
+                     const std::vector<std::string>& taken);
 
 struct Readings {
   std::vector<std::string> columns;

@@ -1,0 +1,44 @@
+#pragma once
+#include <functional>
+
+#include "base/progress.h"
+#include "sampling/zone_pixels.h"
+#include "sampling/zone_statistics.h"
+
+namespace zp {
+
+/// What zones are asked.
+struct ZoneQuestion {
+  std::vector<ZoneStatistic> statistics;
+  Inclusion inclusion = Inclusion::Centres;
+  /// Rasters hold linear power: means and spreads are taken in it, and mean, percentiles, min and
+  /// max are told in decibels. Features in decibels are asked so without it.
+  bool decibels = false;
+};
+
+/// What is told of one layer: a column a statistic, of shares a column a class ("share_3").
+struct ZoneSummary {
+  std::string layer;  // called as a reading's column is
+  std::vector<std::string> columns;
+  std::vector<std::vector<double>> values;  // column by column, zone by zone; NaN: empty
+  size_t withoutPixels = 0;  // zones that hold none of the grid's pixels, too small or outside
+};
+
+/// Planes on one grid that zones are summarised over together.
+struct ZoneLayers {
+  Grid grid;
+  std::vector<std::string> names;
+  std::vector<bool> decibels;  // of each: its values are power, to be told in decibels
+  std::vector<Window> windows;
+  /// Layer by layer, each row by row; NaN where there is none. Called by several threads at once.
+  std::function<void(Window, double* values)> read;
+};
+
+/// Goes through the layers once for all zones. Windows without zones are not read, the others on
+/// all cores. Memory: with percentiles, the values of the zones that a row of windows meets.
+/// Error: more than 1024 classes to tell the shares of.
+std::vector<ZoneSummary> passOver(const ZoneLayers& layers, const ZonePixels& zones,
+                                  const ZoneQuestion& question,
+                                  const Progress& progress = Progress());
+
+}  // namespace zp

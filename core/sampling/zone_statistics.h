@@ -1,0 +1,59 @@
+#pragma once
+#include <cmath>
+#include <limits>
+#include <map>
+#include <string>
+#include <vector>
+
+namespace zp {
+
+/// What can be told of the values in a zone.
+struct ZoneStatistic {
+  enum class Kind { Count, Sum, Mean, Spread, Min, Max, Percentile, Majority, Share };
+  Kind kind = Kind::Mean;
+  double percent = 50;  // Percentile
+  std::string id;       // as it is asked for and its column is called
+};
+
+/// "count", "sum", "mean", "sd", "min", "max", "median", "p10" (0 to 100), "majority", "share".
+/// Error with the nearest known one.
+ZoneStatistic zoneStatistic(const std::string& id);
+
+/// What has been seen of a zone. Each value counts with the share of its pixel that is in the zone
+/// (1 for pixels counted whole); NaN counts for nothing.
+class ZoneTally {
+ public:
+  /// What has to be kept for some statistics.
+  struct Keep {
+    bool values = false;   // for percentiles
+    bool classes = false;  // for the majority and shares
+    bool shares = false;   // not all are 1
+  };
+  static Keep keepFor(const std::vector<ZoneStatistic>& statistics, bool shares);
+
+  void add(const double* values, size_t n, double share, const Keep& keep);
+  /// NaN where it cannot be told: of no value, or a spread of one. Count: the pixels behind. Spread
+  /// with n − 1, of shares w as sum of w (v − mean)² over sum of w − (sum of w²) ÷ (sum of w).
+  /// Percentile: linear between the values in order (Hyndman and Fan 1996, type 7), of shares as in
+  /// Akinshin 2023 (weighted quantile estimators, type 7). Majority: a tie goes to the lowest.
+  double tell(const ZoneStatistic& statistic) const;
+  double share(double code) const;
+  const std::map<double, double>& classes() const { return classes_; }
+  /// Percentiles can be told from now on, and nothing be added.
+  void close();
+  /// Forgets the values themselves.
+  void drop();
+
+ private:
+  double percentile(double percent) const;
+
+  size_t count_ = 0;
+  // Sums of v − pivot, the first value, so that little is lost where values are large.
+  double weight_ = 0, weightSquared_ = 0, pivot_ = 0, sum_ = 0, squares_ = 0;
+  double lowest_ = std::numeric_limits<double>::infinity(), highest_ = -lowest_;
+  std::vector<double> values_;
+  std::vector<float> shares_;  // of each value; empty when all are 1
+  std::map<double, double> classes_;
+};
+
+}  // namespace zp
