@@ -8,6 +8,7 @@ Call index(CLI::App& app);
 Call threshold(CLI::App& app);
 Call areas(CLI::App& app);
 Call points(CLI::App& app);
+Call cells(CLI::App& app);
 Call readings(CLI::App& app);
 Call zones(CLI::App& app);
 Call matrix(CLI::App& app);
@@ -29,13 +30,28 @@ Call record(CLI::App& app);
 // In the order of the help.
 std::vector<Call> addCalls(CLI::App& app) {
   std::vector<Call> all;
-  for (auto* add :
-       {&calls::look,       &calls::index,     &calls::threshold,     &calls::areas,
-        &calls::points,     &calls::readings,  &calls::zones,         &calls::matrix,
-        &calls::signatures, &calls::map,       &calls::cluster,       &calls::nameClusters,
-        &calls::segments,   &calls::tidy,      &calls::listOfMethods, &calls::listOfFeatures,
-        &calls::import,     &calls::composite, &calls::change,        &calls::run,
-        &calls::record})
+  for (auto* add : {&calls::look,
+                    &calls::index,
+                    &calls::threshold,
+                    &calls::areas,
+                    &calls::points,
+                    &calls::cells,
+                    &calls::readings,
+                    &calls::zones,
+                    &calls::matrix,
+                    &calls::signatures,
+                    &calls::map,
+                    &calls::cluster,
+                    &calls::nameClusters,
+                    &calls::segments,
+                    &calls::tidy,
+                    &calls::listOfMethods,
+                    &calls::listOfFeatures,
+                    &calls::import,
+                    &calls::composite,
+                    &calls::change,
+                    &calls::run,
+                    &calls::record})
     all.push_back(add(app));
   return all;
 }

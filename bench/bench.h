@@ -94,4 +94,8 @@ inline void slow(const char* name, void (*f)(benchmark::State&)) {
 void addLearners();
 void tellLearners(std::map<std::string, double>& times);
 
+// Readings at points, and zones, against one after the other.
+void addPlaces(const std::filesystem::path& scene);
+void tellPlaces(std::map<std::string, double>& times);
+
 }  // namespace zp

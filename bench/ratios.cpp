@@ -210,6 +210,7 @@ int main(int argc, char** argv) {
   slow("MaximumLikelihoodOurs", &MaximumLikelihoodOurs);
   slow("MaximumLikelihoodOpenCV", &MaximumLikelihoodOpenCV);
   zp::addLearners();
+  zp::addPlaces(g_scene);
   zp::BestTimes reporter;
   benchmark::RunSpecifiedBenchmarks(&reporter);
   std::error_code ignored;
@@ -236,5 +237,6 @@ int main(int argc, char** argv) {
       t["MaximumLikelihoodOpenCV"] / t["MaximumLikelihoodOurs"],
       100.0 * static_cast<double>(same) / Pixels::kCount);
   zp::tellLearners(t);
+  zp::tellPlaces(t);
   return 0;
 }

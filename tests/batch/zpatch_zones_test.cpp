@@ -1,4 +1,4 @@
-// zpatch zones.
+// zpatch zones and cells.
 #include "base/text.h"
 #include "zpatch_run.h"
 
@@ -72,6 +72,27 @@ TEST_F(ZpatchZones, FeaturesBesideRasters) {
   ASSERT_EQ(json()["columns"].size(), 5u);
   for (const auto& row : values) EXPECT_EQ(row[2], row[3]);
   EXPECT_EQ(values[0][4], "100");
+}
+
+TEST_F(ZpatchZones, CellsAreLaidAndSummarised) {
+  ASSERT_EQ(run("cells --over may.tif --size 40 --out c.gpkg --json"), 0) << err();
+  EXPECT_EQ(json()["cells"], 20);
+  ASSERT_EQ(run("zones c.gpkg --from may.tif --stats mean,count --out c.csv"), 0) << err();
+  EXPECT_EQ(textOf(folder_ / "c.csv").substr(0, 43),
+            "id,mean,count\n1,1,16\n2,1,16\n3,2,16\n4,3,16\n5");
+  ASSERT_EQ(
+      run("cells --over may.tif --hexagons --count 50 --inside zones.gpkg --out h.gpkg --json"), 0)
+      << err();
+  EXPECT_GE(json()["cells"], 40);
+  ASSERT_EQ(run("cells --over may.tif --pixels --centres --out p.gpkg --json"), 0) << err();
+  EXPECT_EQ(json()["cells"], 320);
+  ASSERT_EQ(run("readings p.gpkg --from june.tif --json"), 0) << err();
+  EXPECT_EQ(json()["values"][0][1], "100");
+  EXPECT_EQ(run("cells --over may.tif --out x.gpkg"), 2);
+  EXPECT_EQ(run("cells --over may.tif --size 40 --count 3 --out x.gpkg"), 2);
+  EXPECT_EQ(run("cells --over may.tif --size 0 --out x.gpkg"), 2);
+  EXPECT_EQ(run("cells --over may.tif --size 0.01 --out x.gpkg"), 1);
+  EXPECT_FALSE(fs::exists(folder_ / "x.gpkg"));
 }
 
 TEST_F(ZpatchZones, WrongCalls) {
