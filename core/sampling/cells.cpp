@@ -105,11 +105,9 @@ void requireSystem(const Grid& grid) {
 }
 
 void requireFew(double count) {
-  if (count > static_cast<double>(kMostCells))
-    throw Error(
-        "These would be about {:.0f} cells, more than the {} that can be made; make them "
-        "larger.",
-        count, kMostCells);
+  if (!(count <= static_cast<double>(kMostCells)))
+    throw Error("These would be more than the {} cells that can be made; make them larger.",
+                kMostCells);
 }
 
 }  // namespace
@@ -140,6 +138,8 @@ PlannedCells planCells(const Grid& over, const CellPlan& plan, const Layer* insi
       cells.centres.push_back(centre);
     }
   }
+  if (cells.shapes.empty())
+    throw Error("Cells of {} are far too large for this area; make them smaller.", lattice.size);
   return cells;
 }
 

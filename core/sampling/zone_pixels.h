@@ -25,8 +25,8 @@ struct ZoneRun {
 /// of them. Zones may overlap.
 class ZonePixels {
  public:
-  /// Polygons in `crs`. Where a corner has no counterpart in the grid's system, the zone has no
-  /// pixels. Error: one of both has no reference system.
+  /// Polygons in `crs`; of another system, those that reach far beyond the grid are cut first.
+  /// Error: one of both has no reference system.
   ZonePixels(const std::vector<Shape>& shapes, const std::string& crs, const Grid& grid,
              Inclusion inclusion);
 

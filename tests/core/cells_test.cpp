@@ -117,6 +117,15 @@ TEST(Cells, WhatCannotBeIsSaid) {
               planCells(g, {Form::Squares, 0.5, 0});
             }).find("more than the 1000000"),
             std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              planCells(g, {Form::Squares, 1e-300, 0});
+            }).find("make them larger"),
+            std::string::npos);
+  EXPECT_NE(sentenceOf([&] {
+              planCells(g, {Form::Squares, 1e300, 0});
+            }).find("make them smaller"),
+            std::string::npos);
+  EXPECT_EQ(planCells(g, {Form::Squares, 1e6, 0}).shapes.size(), 1u);
   EXPECT_NE(sentenceOf([&] { planCells(g, {}); }).find("how many"), std::string::npos);
   Layer far;
   far.crs = g.crs;

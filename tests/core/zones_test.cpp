@@ -349,6 +349,19 @@ TEST_F(Zones, EachRasterInItsOwnGridAndSystem) {
   EXPECT_EQ(of("f.tif", ask({"count", "mean"})).values, plain.values);
 }
 
+TEST_F(Zones, APolygonOfTheWholeWorldHoldsEveryPixel) {
+  polygons_.crs = crsFrom("EPSG:4326");
+  polygons_.shapes = {{{{{-180, -90}, {180, -90}, {180, 90}, {-180, 90}}}, {}}};
+  for (const Inclusion inclusion : {Inclusion::Centres, Inclusion::Area}) {
+    const auto told = of("m.tif", ask({"count", "sum"}, inclusion));
+    EXPECT_EQ(told.withoutPixels, 0u);
+    size_t count = 0, sum = 0;
+    for (auto code : codes_) count += code > 0 ? 1 : 0, sum += code;
+    EXPECT_EQ(told.values[0][0], static_cast<double>(count));
+    EXPECT_NEAR(told.values[1][0], static_cast<double>(sum), 1e-6);
+  }
+}
+
 TEST_F(Zones, PowerIsAveragedAsPowerAndToldInDecibels) {
   ZoneQuestion question = ask({"mean", "median", "max", "count"});
   const auto power = of("f.tif", question);
