@@ -1,7 +1,6 @@
 #include "sampling/zone_statistics.h"
 
 #include <algorithm>
-#include <numeric>
 
 #include "base/error.h"
 #include "base/text.h"
@@ -50,10 +49,26 @@ void ZoneTally::add(const double* values, size_t n, double share, const Keep& ke
     sum_ += share * d;
     squares_ += share * d * d;
     lowest_ = std::min(lowest_, v), highest_ = std::max(highest_, v);
-    if (keep.values) values_.push_back(v);
-    if (keep.values && keep.shares) shares_.push_back(static_cast<float>(share));
+    if (keep.values) values_.push_back({v, share});
     if (keep.classes) classes_[v] += share;
   }
+  whole_ = !keep.shares;
+  if (values_.size() > mostValues_) {
+    putTogether();
+    mostValues_ = std::max(kFewValues, 2 * values_.size());
+  }
+}
+
+void ZoneTally::putTogether() {
+  std::sort(values_.begin(), values_.end(),
+            [](const Counted& a, const Counted& b) { return a.value < b.value; });
+  size_t kept = 0;
+  for (size_t i = 1; i < values_.size(); ++i)
+    if (values_[i].value == values_[kept].value)
+      values_[kept].weight += values_[i].weight;
+    else
+      values_[++kept] = values_[i];
+  if (!values_.empty()) values_.resize(kept + 1);
 }
 
 double ZoneTally::tell(const ZoneStatistic& statistic) const {
@@ -91,42 +106,37 @@ double ZoneTally::share(double code) const {
 }
 
 void ZoneTally::close() {
-  if (shares_.empty()) return std::sort(values_.begin(), values_.end());
-  std::vector<size_t> order(values_.size());
-  std::iota(order.begin(), order.end(), size_t{0});
-  std::sort(order.begin(), order.end(),
-            [&](size_t a, size_t b) { return values_[a] < values_[b]; });
-  std::vector<double> values;
-  std::vector<float> shares;
-  for (size_t i : order) values.push_back(values_[i]), shares.push_back(shares_[i]);
-  values_ = std::move(values), shares_ = std::move(shares);
+  putTogether();
 }
 
 double ZoneTally::percentile(double percent) const {
   const double p = percent / 100;
-  const size_t n = values_.size();
-  if (shares_.empty()) {
-    const double h = p * static_cast<double>(n - 1);
-    const auto i = static_cast<size_t>(h);
-    return i + 1 < n ? std::lerp(values_[i], values_[i + 1], h - static_cast<double>(i))
-                     : values_[n - 1];
+  if (whole_) {
+    const double h = p * static_cast<double>(count_ - 1), low = std::floor(h);
+    double below = 0;
+    for (size_t i = 0; i < values_.size(); ++i) {
+      below += values_[i].weight;
+      if (below <= low) continue;
+      const bool last = below > low + 1 || i + 1 == values_.size();
+      return std::lerp(values_[i].value, values_[last ? i : i + 1].value, h - low);
+    }
   }
   // As many whole pixels would tell as much (Kish).
   const double many = weight_ * weight_ / weightSquared_;
   const double from = p * (many - 1) / many;
   const auto within = [&](double part) { return std::clamp((part - from) * many, 0.0, 1.0); };
   double below = 0, sum = 0;
-  for (size_t i = 0; i < n; ++i) {
+  for (size_t i = 0; i < values_.size(); ++i) {
     const double before = within(below / weight_);
-    below += static_cast<double>(shares_[i]);
-    sum += (values_[i] - pivot_) * ((i + 1 == n ? 1 : within(below / weight_)) - before);
+    below += values_[i].weight;
+    const bool last = i + 1 == values_.size();
+    sum += (values_[i].value - pivot_) * ((last ? 1 : within(below / weight_)) - before);
   }
   return pivot_ + sum;
 }
 
 void ZoneTally::drop() {
-  values_ = std::vector<double>();
-  shares_ = std::vector<float>();
+  values_ = std::vector<Counted>();
 }
 
 }  // namespace zp

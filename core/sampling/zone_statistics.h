@@ -45,14 +45,22 @@ class ZoneTally {
   void drop();
 
  private:
+  static constexpr size_t kFewValues = 1 << 16;
+  void putTogether();
   double percentile(double percent) const;
 
   size_t count_ = 0;
   // Sums of v − pivot, the first value, so that little is lost where values are large.
   double weight_ = 0, weightSquared_ = 0, pivot_ = 0, sum_ = 0, squares_ = 0;
   double lowest_ = std::numeric_limits<double>::infinity(), highest_ = -lowest_;
-  std::vector<double> values_;
-  std::vector<float> shares_;  // of each value; empty when all are 1
+  /// Values with what they count for. Equal ones are put together as they become many: stored as
+  /// 16 bits, there are 65 536 different ones at most.
+  struct Counted {
+    double value, weight;
+  };
+  std::vector<Counted> values_;
+  size_t mostValues_ = kFewValues;  // before equal ones are put together
+  bool whole_ = true;               // all shares are 1
   std::map<double, double> classes_;
 };
 

@@ -251,6 +251,31 @@ TEST(ZoneTallies, EqualSharesChangeNothingAndAHeavyValueDrawsTheMedian) {
   EXPECT_GT(heavy.tell(statistics[1]), 8.9);
 }
 
+TEST(ZoneTallies, ManyEqualValuesArePutTogetherAndCountAsMany) {
+  const auto statistics =
+      std::vector{zoneStatistic("p0"), zoneStatistic("p25"), zoneStatistic("median"),
+                  zoneStatistic("p99.9"), zoneStatistic("p100")};
+  Random random(3);
+  std::vector<double> values(400'000);
+  for (auto& v : values) v = static_cast<double>(random.below(1000) * random.below(1000)) * 1e-4;
+  ZoneTally whole, halves;
+  for (size_t from = 0; from < values.size(); from += 1000) {
+    whole.add(values.data() + from, 1000, 1, ZoneTally::keepFor(statistics, false));
+    halves.add(values.data() + from, 1000, 0.5, ZoneTally::keepFor(statistics, true));
+  }
+  whole.close();
+  halves.close();
+  std::sort(values.begin(), values.end());
+  for (const auto& s : statistics) {
+    const double h = s.percent / 100 * static_cast<double>(values.size() - 1);
+    const auto i = static_cast<size_t>(h);
+    const double expected =
+        std::lerp(values[i], values[std::min(i + 1, values.size() - 1)], h - std::floor(h));
+    EXPECT_EQ(whole.tell(s), expected) << s.id;
+    EXPECT_NEAR(halves.tell(s), expected, 1e-9) << s.id;
+  }
+}
+
 TEST(ZoneTallies, LargeNumbersLoseNothing) {
   const auto statistics = std::vector{zoneStatistic("mean"), zoneStatistic("sd")};
   const std::vector<double> values{1e9 + 1, 1e9 + 2, 1e9 + 3};
