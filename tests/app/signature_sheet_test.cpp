@@ -37,6 +37,16 @@ class SignatureWindow : public RealWindow {
     for (int r = 0; r < classes().rowCount(); ++r)
       if (classes().item(r, 0)->data(Qt::UserRole).toInt() == code) clickCell(classes(), r);
   }
+  void keepAs(const QString& name) {
+    d().press("setName", name);
+    d().click("keepSet");
+  }
+  void dropHalfOfClassOne() {
+    auto fewer = s().training;
+    size_t seen = 0;
+    std::erase_if(fewer, [&](const TrainingArea& a) { return a.code == 1 && seen++ % 2 == 0; });
+    w().bench().setTraining(fewer, s().trainingCrs, "fewer");
+  }
   Samples samples() { return studySamples(s(), w().bench().currentScene()->scene, {}); }
 };
 
@@ -179,9 +189,8 @@ TEST_F(SignatureWindow, FeaturesThatCannotBeReadAreSaidAndTriedAgain) {
   d().settle();
   d().stage(2);
   openSheet();
-  const auto radar = std::find_if(s().scenes.begin(), s().scenes.end(), [](const auto& scene) {
-    return scene.scene.isRadar();
-  });
+  const auto radar = std::find_if(s().scenes.begin(), s().scenes.end(),
+                                  [](const auto& scene) { return scene.scene.isRadar(); });
   ASSERT_NE(radar, s().scenes.end());
   const fs::path there = radar->scene.bands[0].file.parent_path(), away = folder_ / "away";
   ASSERT_TRUE(fs::exists(there));
@@ -204,14 +213,9 @@ TEST_F(SignatureWindow, FeaturesThatCannotBeReadAreSaidAndTriedAgain) {
 TEST_F(SignatureWindow, ASetIsKeptComparedAndTakenUpAgain) {
   const size_t all = s().training.size();
   d().click("trainingSets");
-  d().press("setName", "first");
-  d().click("keepSet");
+  keepAs("first");
   ASSERT_EQ(s().trainingSets.size(), 1u);
-  // Of the class 1, half of the areas go.
-  auto fewer = s().training;
-  size_t kept = 0;
-  std::erase_if(fewer, [&](const TrainingArea& a) { return a.code == 1 && kept++ % 2 == 0; });
-  w().bench().setTraining(fewer, s().trainingCrs, "fewer");
+  dropHalfOfClassOne();
   openSheet();
   chooseClass(1);
   choose("compareSignatures", "the set first");
@@ -233,12 +237,8 @@ TEST_F(SignatureWindow, ASetIsKeptComparedAndTakenUpAgain) {
 
 TEST_F(SignatureWindow, ASetKeptAgainIsComparedAnew) {
   d().click("trainingSets");
-  d().press("setName", "first");
-  d().click("keepSet");
-  auto fewer = s().training;
-  size_t kept = 0;
-  std::erase_if(fewer, [&](const TrainingArea& a) { return a.code == 1 && kept++ % 2 == 0; });
-  w().bench().setTraining(fewer, s().trainingCrs, "fewer");
+  keepAs("first");
+  dropHalfOfClassOne();
   openSheet();
   chooseClass(1);
   choose("compareSignatures", "the set first");
@@ -246,8 +246,7 @@ TEST_F(SignatureWindow, ASetKeptAgainIsComparedAnew) {
   const auto apart = [told] { return !told->text().contains("distance 0.00 of"); };
   d().until([&] { return told->text().contains("first") && apart(); }, "other areas");
   key(Qt::Key_Escape);
-  d().press("setName", "first");
-  d().click("keepSet");
+  keepAs("first");
   openSheet();
   d().until([&] { return told->text().contains("first") && !apart(); }, "the areas of now");
 }
