@@ -50,7 +50,8 @@ class Area {
     for (const auto& shape : inside.shapes) {
       if (shape.rings.empty()) continue;
       const auto part = toGeometry({shape.rings, {}});
-      for (const auto* polygon : *part->toMultiPolygon()) all.addGeometry(polygon);
+      for (const auto* polygon : *part->toGeometryCollection())
+        if (wkbFlatten(polygon->getGeometryType()) == wkbPolygon) all.addGeometry(polygon);
     }
     const std::unique_ptr<OGRGeometry> joined(all.UnionCascaded());
     std::unique_ptr<OGRGeometry> both(joined ? joined->Intersection(whole_.get()) : nullptr);

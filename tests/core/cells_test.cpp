@@ -30,7 +30,9 @@ std::pair<double, double> covered(const PlannedCells& cells, const OGRGeometry& 
     part.reset(OGRGeometryFactory::forceToMultiPolygon(part.release()));
     EXPECT_GT(areaOf(*part), 0) << "a cell beyond the area";
     sum += areaOf(*part);
-    for (const auto* polygon : *part->toMultiPolygon()) all.addGeometry(polygon);
+    for (const auto* piece :
+         *part->toGeometryCollection())  // where it touches, lines are among them
+      if (wkbFlatten(piece->getGeometryType()) == wkbPolygon) all.addGeometry(piece);
   }
   std::unique_ptr<OGRGeometry> joined(all.UnionCascaded());
   joined.reset(OGRGeometryFactory::forceToMultiPolygon(joined.release()));
