@@ -39,6 +39,10 @@ bool isBand(const Json& v) {
          isWhole(v["band"]);
 }
 
+bool isPlace(const Json& v) {
+  return v.is_array() && v.size() == 2 && v[0].is_number() && v[1].is_number();
+}
+
 bool isCorrection(const Json& v) {
   return v.is_object() && v.contains("rings") && v["rings"].is_array() && v.contains("code") &&
          isWhole(v["code"]) && (!v.contains("only") || isWhole(v["only"]));
@@ -77,7 +81,10 @@ bool fits(const StepField& f, const Json& v) {
     case Holds::Indices:
       return v.is_array() && each(v, isWhole);
     case Holds::Codes:
+    case Holds::Counts:
       return v.is_object() && each(v, isWhole);
+    case Holds::Places:
+      return v.is_array() && each(v, isPlace);
     case Holds::Texts:
     case Holds::Scenes:
     case Holds::Products:
@@ -139,6 +146,10 @@ std::string wordOf(Holds h) {
       return "classes, each with a name and a colour";
     case Holds::Codes:
       return "class codes, each by what stands for it";
+    case Holds::Counts:
+      return "numbers of points by class code";
+    case Holds::Places:
+      return "places, each as [x, y]";
     case Holds::Scene:
       return "a scene";
     case Holds::Product:

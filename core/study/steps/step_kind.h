@@ -25,6 +25,7 @@ enum class Holds {
   Classes,   // a list of them
   Rules,     // a list of {when name colour}
   Codes,     // what stands in a file → class code
+  Counts,    // class code → number of points
   Scene,     // the rest name something of the study, by its id
   Scenes,
   Product,
@@ -35,6 +36,7 @@ enum class Holds {
   Bands,  // a list of {scene band}
   Outline,
   Corrections,  // a list of {rings code only}
+  Places,       // a list of [x y]
   Labels        // those given to the points of a labelling
 };
 
