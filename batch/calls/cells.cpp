@@ -24,7 +24,7 @@ PlannedCells cellsOf(const CellsArguments& a, const ReadingSource& over, const P
     throw Error("“{}” has no band {}; it has {}.", over.file.string(), band, raster.bands());
   const auto inside = insideFrom(a.inside, raster.grid().crs);
   const Layer* polygons = inside ? &*inside : nullptr;
-  if (a.pixels) return pixelsAsCells(raster, band, polygons, progress);
+  if (a.pixels) return pixelsAsCells(groundOf(over.file, false, band), polygons, progress);
   CellPlan plan = a.plan;
   if (a.hexagons) plan.form = CellPlan::Form::Hexagons;
   return planCells(raster.grid(), plan, polygons, progress);

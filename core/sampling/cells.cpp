@@ -17,9 +17,9 @@ Ring frameOf(const Grid& g) {
 }
 
 /// What cells have to overlap.
-class Area {
+class CellArea {
  public:
-  Area(const Grid& grid, const Layer* inside) : whole_(toGeometry({{frameOf(grid)}, {}})) {
+  CellArea(const Grid& grid, const Layer* inside) : whole_(toGeometry({{frameOf(grid)}, {}})) {
     if (inside != nullptr) cutTo(*inside);
     prepared_.reset(OGRCreatePreparedGeometry(OGRGeometry::ToHandle(whole_.get())));
     OGREnvelope e;
@@ -93,7 +93,7 @@ struct Lattice {
   }
 };
 
-double sizeFor(const CellPlan& plan, const Area& area) {
+double sizeFor(const CellPlan& plan, const CellArea& area) {
   if (plan.size > 0) return plan.size;
   if (plan.count == 0) throw Error("Say how large the cells are, or how many.");
   const double each = area.size() / static_cast<double>(plan.count);
@@ -116,7 +116,7 @@ void requireFew(double count) {
 PlannedCells planCells(const Grid& over, const CellPlan& plan, const Layer* inside,
                        const Progress& progress) {
   requireSystem(over);
-  const Area area(over, inside);
+  const CellArea area(over, inside);
   const Extent whole = over.extent(), e = area.extent();
   const Lattice lattice{plan.form, sizeFor(plan, area), {whole.left, whole.top}};
   const double step = lattice.rowStep();
@@ -144,19 +144,18 @@ PlannedCells planCells(const Grid& over, const CellPlan& plan, const Layer* insi
   return cells;
 }
 
-PlannedCells pixelsAsCells(const RasterFile& raster, int band, const Layer* inside,
-                           const Progress& progress) {
-  const Grid& g = raster.grid();
+PlannedCells pixelsAsCells(const Ground& ground, const Layer* inside, const Progress& progress) {
+  const Grid& g = ground.grid;
   requireSystem(g);
   requireFew(static_cast<double>(g.pixels()));
-  const Area area(g, inside);
+  const CellArea area(g, inside);
   PlannedCells cells{g.crs, g.pixelWidth(), {}, {}};
-  std::vector<float> values(static_cast<size_t>(g.width));
+  std::vector<uint16_t> valid;
   for (int row = 0; row < g.height; ++row) {
     progress.at(static_cast<double>(row) / g.height);
-    raster.read(band, {0, row, g.width, 1}, values.data());
+    ground.read({0, row, g.width, 1}, valid);
     for (int c = 0; c < g.width; ++c) {
-      if (std::isnan(values[static_cast<size_t>(c)])) continue;
+      if (valid[static_cast<size_t>(c)] == 0) continue;
       const Ring ring{g.toMap(c, row), g.toMap(c + 1, row), g.toMap(c + 1, row + 1),
                       g.toMap(c, row + 1)};
       const Place centre = g.centre(c, row);

@@ -2,8 +2,8 @@
 #include <optional>
 
 #include "base/progress.h"
-#include "grid/raster_file.h"
 #include "outline/layer.h"
+#include "sampling/ground.h"
 
 namespace zp {
 
@@ -33,8 +33,8 @@ inline constexpr size_t kMostCells = 1'000'000;
 PlannedCells planCells(const Grid& over, const CellPlan& plan, const Layer* inside = nullptr,
                        const Progress& progress = Progress());
 
-/// The pixels of a coarse raster that have a value, each as a cell; the others as above.
-PlannedCells pixelsAsCells(const RasterFile& raster, int band, const Layer* inside = nullptr,
+/// The pixels of a coarse layer that have a value, each as a cell; the others as above.
+PlannedCells pixelsAsCells(const Ground& ground, const Layer* inside = nullptr,
                            const Progress& progress = Progress());
 
 /// A field id, from 1; the cells, or their centre points.

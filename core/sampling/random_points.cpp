@@ -59,7 +59,9 @@ class Placing {
       draw_.stratumOf = [](uint16_t, int, int) { return kAll; };
     else if (plan_.kind == PlanKind::Stratified)
       draw_.stratumOf = [this](uint16_t code, int, int) -> std::optional<int> {
-        if (plan_.leftOut.count(code) > 0) return {};
+        if (plan_.leftOut.count(code) > 0 ||
+            (plan_.split == Split::Given && plan_.given.count(code) == 0))
+          return {};
         return code;
       };
     else

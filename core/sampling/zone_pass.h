@@ -22,6 +22,8 @@ struct ZoneSummary {
   std::vector<std::string> columns;
   std::vector<std::vector<double>> values;  // column by column, zone by zone; NaN: empty
   size_t withoutPixels = 0;  // zones that hold none of the grid's pixels, too small or outside
+  // Where it is one of many dates: which, and what is the same at all of them; else "".
+  std::string date = {}, series = {};
 };
 
 /// Planes on one grid that zones are summarised over together.

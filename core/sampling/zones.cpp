@@ -155,11 +155,17 @@ Table longTable(const Table& places, const std::vector<ZoneSummary>& summaries) 
     for (const auto& column : s.columns)
       if (std::find(columns.begin(), columns.end(), column) == columns.end())
         columns.push_back(column);
+  const bool dated = std::any_of(summaries.begin(), summaries.end(),
+                                 [](const ZoneSummary& s) { return !s.date.empty(); });
   Table out;
   for (const auto& s : summaries) {
     Table part = places;
+    if (dated) part.columns.push_back("date");
     part.columns.push_back("layer");
-    for (auto& row : part.rows) row.push_back(s.layer);
+    for (auto& row : part.rows) {
+      if (dated) row.push_back(s.date);
+      row.push_back(s.series.empty() ? s.layer : s.series);
+    }
     Readings readings;
     for (const auto& column : columns) {
       const auto at = std::find(s.columns.begin(), s.columns.end(), column) - s.columns.begin();

@@ -21,7 +21,8 @@ std::vector<ZoneSummary> summarise(const Layer& polygons, const Scope& scope,
 
 /// A column a band and statistic, "may_mean"; of one band alone "mean".
 Readings wide(const std::vector<ZoneSummary>& summaries);
-/// A row a place and band: the columns of the places, "layer" and those of the statistics.
+/// A row a place and band: the columns of the places, "date" where there are dates, "layer" (the
+/// series of one that has a date) and those of the statistics.
 Table longTable(const Table& places, const std::vector<ZoneSummary>& summaries);
 
 }  // namespace zp

@@ -23,7 +23,8 @@ constexpr KindWords kKinds[] = {{ProductKind::Index, "index", words("index")},
                                 {ProductKind::Quantity, "quantity", words("quantity")},
                                 {ProductKind::Scene, "scene", words("scene")},
                                 {ProductKind::Areas, "areas", words("areas by date")},
-                                {ProductKind::Clusters, "clusters", words("clusters")}};
+                                {ProductKind::Clusters, "clusters", words("clusters")},
+                                {ProductKind::Cells, "cells", words("cells")}};
 
 ProductKind kindFrom(const std::string& id) {
   for (const auto& k : kKinds)

@@ -16,7 +16,8 @@ enum class ProductKind {
   Quantity,
   Scene,
   Areas,
-  Clusters  // a class map whose classes have no meaning yet
+  Clusters,  // a class map whose classes have no meaning yet
+  Cells
 };
 std::string idOf(ProductKind kind);
 std::string titleOf(ProductKind kind);

@@ -215,8 +215,8 @@ TEST_F(ZpatchScenes, AWrongCallIsSaidInOurWords) {
   wrong("look", "zpatch look needs SCENE");
   wrong("look s.tif --sensr x", "has no option “--sensr”. Did you mean “--sensor”?");
   wrong("look s.tif t.tif", "“t.tif” is one word too many");
-  wrong("points --plan systematic --over s.tif --seed 1 --out p.gpkg",
-        "“systematic” is no plan here; they are random and stratified");
+  wrong("points --plan spiral --over s.tif --seed 1 --out p.gpkg",
+        "“spiral” is no plan here; they are random, stratified, systematic and blocks");
   wrong("points --plan random --count -5 --over s.tif --seed 1 --out p.gpkg",
         "“-5” is not a whole number from 1");
   wrong("points --plan random --count 5 --over s.tif --seed -1 --out p.gpkg",

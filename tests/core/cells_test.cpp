@@ -103,7 +103,7 @@ TEST(Cells, ThePixelsOfACoarseRasterThatHaveAValue) {
   Folder folder;
   const Grid g = metricGrid(4, 3, 90);
   writeFloats(folder / "c.tif", g, {{1, 2, kNan, 4, 5, 6, 7, 8, 9, kNan, 11, 12}}, {}, -9999);
-  const auto cells = pixelsAsCells(RasterFile(folder / "c.tif"), 1);
+  const auto cells = pixelsAsCells(groundOf(folder / "c.tif", false, 1));
   ASSERT_EQ(cells.shapes.size(), 10u);
   EXPECT_EQ(cells.centres[2], g.centre(3, 0));
   EXPECT_EQ(cells.shapes[0].rings[0],

@@ -74,25 +74,28 @@ SamplingPlan planOf(const Json& step) {
   return plan;
 }
 
-/// Those that are topped up, in a system. Error when another plan placed them.
-std::vector<Place> before(StepRun& r, const std::string& crs) {
-  if (!r.step().contains("tops_up")) return {};
-  const Product& points = r.source("tops_up");
-  Json now = r.step(), then = points.step;
+/// Error when a plan other than this one placed the points that it is to top up.
+void requireSamePlan(const Product& points, Json now) {
+  Json then = points.step;
+  if (then.empty()) return;  // a file from elsewhere
   if (then.value("do", "") != "points" || then.value("plan", "") == kByHand)
     throw Error("“{}” was not placed by a plan, so it cannot be topped up by one.", points.name);
   for (const char* field : kFreeToDiffer)
     for (Json* step : {&now, &then}) step->erase(field);
-  const bool random = now["plan"] == "random" || now["plan"] == "stratified";
-  if (random)
+  if (now["plan"] == "random" || now["plan"] == "stratified")
     for (Json* step : {&now, &then}) step->erase("seed");
-  for (const auto& [field, value] : now.items())
-    if (!then.contains(field) || then[field] != value) then = Json();
-  if (then.size() != now.size())
+  if (now != then)
     throw Error(
         "“{}” was placed by another plan; only the numbers of points may differ when it is topped "
         "up.",
         points.name);
+}
+
+/// Those that are topped up, in a system.
+std::vector<Place> before(StepRun& r, const std::string& crs) {
+  if (!r.step().contains("tops_up")) return {};
+  const Product& points = r.source("tops_up");
+  requireSamePlan(points, r.step());
   const Layer layer = readLayer(points.file.string());
   auto places = placesOf(layer);
   const CrsChange change(layer.crs, crs);

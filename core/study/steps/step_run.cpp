@@ -85,16 +85,25 @@ Scope StepRun::scopeOf(const std::string& scene) {
 
 std::optional<Layer> StepRun::insideIn(const Json& step, const std::string& crs) {
   if (!step.contains("inside")) return {};
+  const auto& o = needOutline(step["inside"]);
+  if (crs.empty())
+    throw Error(
+        "There is no reference system, so nothing can be cut to an outline; give the "
+        "scene one first.");
+  return readLayer(o.layer, crs);
+}
+
+const StudyOutline& StepRun::needOutline(const std::string& id) {
   for (const auto& o : study_.outlines)
-    if (step["inside"] == o.id) {
-      if (crs.empty())
-        throw Error(
-            "There is no reference system, so nothing can be cut to an outline; give the "
-            "scene one first.");
-      uses(o.id);
-      return readLayer(o.layer, crs);
+    if (o.id == id) {
+      uses(id);
+      return o;
     }
   throw Error("The outline of this step is gone; choose another.");
+}
+
+Layer StepRun::outline(const char* field) {
+  return readLayer(needOutline(step().at(field)).layer);
 }
 
 std::optional<TrustedMap> StepRun::keptIn(const Json& step) {

@@ -41,6 +41,8 @@ class StepRun {
   Scope scopeOf(const std::string& scene);
   /// The outline under `inside`, in a system; nothing when there is none.
   std::optional<Layer> inside(const std::string& crs) { return insideIn(step(), crs); }
+  /// The outline under a field, in its own system.
+  Layer outline(const char* field);
   // The same of another step, such as that of a product this one is about.
   Scope scopeIn(const Json& step);
   std::optional<Layer> insideIn(const Json& step, const std::string& crs);
@@ -67,6 +69,7 @@ class StepRun {
 
  private:
   void uses(const std::string& id);
+  const StudyOutline& needOutline(const std::string& id);
   const Study& study_;
   const Progress& progress_;
   const Product* again_;
