@@ -25,6 +25,8 @@ class Desk : public QWidget {
   std::vector<ViewPoint> points() const;
   /// What the trail says of the stage; its name is the trail's.
   virtual Trail::Station station() const = 0;
+  /// A product that stands for its stage and has no picture.
+  virtual void showProduct(const QString& id) { (void)id; }
   /// What find offers of it beside its controls.
   virtual std::vector<FindOffer> offers() { return {}; }
 

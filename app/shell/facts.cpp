@@ -22,6 +22,19 @@ const std::map<std::string, const char*>& choiceWords() {
   static const std::map<std::string, const char*> all{
       {"stratified", words("stratified, per class")},
       {"random", words("random")},
+      {"systematic", words("systematic")},
+      {"blocks", words("in blocks drawn first")},
+      {"by-hand", words("by hand")},
+      {"proportional", words("by the area of each class")},
+      {"given", words("a number for each class")},
+      {"staggered", words("rows staggered")},
+      {"squares", words("squares")},
+      {"hexagons", words("hexagons")},
+      {"pixels", words("pixels of the layer")},
+      {"by-area", words("by the share that lies inside")},
+      {"centres", words("whose centre lies inside")},
+      {"zones", words("a row a zone")},
+      {"zones-and-dates", words("a row a zone and date")},
       {"times", words("how many times")},
       {"first", words("at which date first")},
       {"last", words("at which date last")},
@@ -61,6 +74,19 @@ const std::map<std::string, const char*>& settingTitles() {
                                                       {"count", words("Count")},
                                                       {"seed", words("Seed")},
                                                       {"apart", words("Smallest spacing")},
+                                                      {"split", words("Shared out")},
+                                                      {"spacing", words("Spacing")},
+                                                      {"across", words("Points across")},
+                                                      {"down", words("Points down")},
+                                                      {"form", words("Form")},
+                                                      {"blocks", words("Blocks")},
+                                                      {"block_size", words("Side of a block")},
+                                                      {"edge", words("From the edge")},
+                                                      {"size", words("Side")},
+                                                      {"system", words("Written in")},
+                                                      {"statistics", words("Statistics")},
+                                                      {"pixels", words("Pixels")},
+                                                      {"rows", words("Table")},
                                                       {"code", words("Class")},
                                                       {"what", words("Tells")},
                                                       {"how", words("How")},
@@ -215,7 +241,9 @@ QString settingWords(const Study& study, const Json& step, const std::string& ke
     for (const auto* m : clusterMethods())
       if (m->id == v) return txt(m->title).toHtmlEscaped();
   }
-  if ((key == "how" || key == "what" || key == "plan" || key == "type") && v.is_string()) {
+  static const std::set<std::string> chosen{"how",   "what", "plan",   "type",
+                                            "split", "form", "pixels", "rows"};
+  if (chosen.count(key) > 0 && v.is_string()) {
     const auto& words = choiceWords();
     const auto at = words.find(v.get<std::string>());
     return (at == words.end() ? q(v.get<std::string>()) : txt(at->second)).toHtmlEscaped();

@@ -396,8 +396,10 @@ void MainWindow::picturesChanged() {
 /// What has no picture is gone to at its stage.
 void MainWindow::showFront(const QString& id) {
   if (pictures_->showFront(id)) return;
-  if (const auto* product = bench_.study().product(id.toStdString()))
-    goTo(faceOf(product->kind).stage);
+  const auto* product = bench_.study().product(id.toStdString());
+  if (product == nullptr) return;
+  goTo(faceOf(product->kind).stage);
+  desk().showProduct(id);
 }
 
 void MainWindow::updateOverlays() {

@@ -85,9 +85,26 @@ std::vector<FactRow> clusterFacts(const Product& p) {
           {txt("Passes"), QString::number(p.facts.value("iterations", 0))}};
 }
 
+std::vector<FactRow> countFacts(const Product& p, const char* key, const QString& title) {
+  if (!p.facts.contains(key) || !p.facts[key].is_number_unsigned()) return {};
+  return {{title, grouped(p.facts[key].get<size_t>())}};
+}
+
 std::vector<FactRow> pointFacts(const Product& p) {
-  if (!p.facts.contains("points") || !p.facts["points"].is_number_unsigned()) return {};
-  return {{txt("Points"), QString::number(p.facts["points"].get<size_t>())}};
+  auto rows = countFacts(p, "points", txt("Points"));
+  for (const auto& row : countFacts(p, "sharing_pixels", txt("Sharing a pixel")))
+    rows.push_back(row);
+  if (p.step.value("plan", "") == "by-hand")
+    rows.push_back({txt("Chance"), txt("put down by hand, no random sample")});
+  return rows;
+}
+
+std::vector<FactRow> cellFacts(const Product& p) {
+  return countFacts(p, "cells", txt("Cells"));
+}
+
+std::vector<FactRow> tableFacts(const Product& p) {
+  return countFacts(p, "rows", txt("Rows"));
 }
 
 }  // namespace
@@ -111,7 +128,9 @@ const std::vector<ProductFace>& productFaces() {
        clusterFacts},
       {K::Points, "points", "", "points", words("Points"), kSampling, false, true, noPicture,
        pointFacts},
-      {K::Table, "table", "", "table", tables, kSampling, false, true, noPicture, pointFacts},
+      {K::Cells, "cells", "", "cells", words("Cells"), kSampling, false, true, noPicture,
+       cellFacts},
+      {K::Table, "table", "", "table", tables, kSampling, false, true, noPicture, tableFacts},
       {K::Areas, "table", "", "table", tables, kIndices, false, true, noPicture, noFacts},
       {K::Labels, "labels", "", "labels", words("Labels"), kAccuracy, false, true, noPicture,
        pointFacts}};

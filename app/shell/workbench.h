@@ -68,8 +68,9 @@ class Workbench : public QObject {
   void fromBin(const QString& id);
   void emptyBin();
 
-  /// The corrections of a map that is touched up (mapping/touch_up.h), as its desk keeps them.
-  void setCorrections(const Json& corrections, const QString& what);
+  /// What a desk keeps with the study under a key, such as the corrections of a map, as one thing
+  /// to take back.
+  void keep(const std::string& key, const Json& value, const QString& what);
 
   void setTraining(const std::vector<TrainingArea>& areas, const std::string& crs,
                    const QString& what);

@@ -217,14 +217,13 @@ void Workbench::nameClusters(const QString& id, const ClusterNaming& naming, con
       [put, before = p->facts.value("naming", Json::object())] { put(before); }));
 }
 
-void Workbench::setCorrections(const Json& corrections, const QString& what) {
-  const auto put = [this](const Json& value) {
-    study_->place["corrections"] = value;
+void Workbench::keep(const std::string& key, const Json& kept, const QString& what) {
+  const auto put = [this, key](const Json& value) {
+    study_->place[key] = value;
     saved();
   };
   undo_.push(new Edit(
-      what, [put, corrections] { put(corrections); },
-      [put, before = place("corrections")] { put(before); }));
+      what, [put, kept] { put(kept); }, [put, before = place(key)] { put(before); }));
 }
 
 void Workbench::toBin(const QString& id) {

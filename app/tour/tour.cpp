@@ -142,8 +142,9 @@ void wholeJob(Driver& t, const QDir& folder, const QString& truth) {
   t.stage(4);
   t.until([&] { return t.find<QLabel>("planned")->text().contains("on the view"); }, "the plan");
   t.make("primary", "the points");
-  t.make("readGo", "the readings");
   shot(t, folder, "5-sampling");
+  t.click("pageReadings");
+  t.make("primary", "the readings");
 
   t.stage(5);
   shot(t, folder, "6-accuracy");

@@ -96,7 +96,7 @@ void MapView::setTool(Tool tool) {
   tool_ = tool;
   drawing_.clear();
   setCursor(tool == Tool::Look ? Qt::ArrowCursor : Qt::CrossCursor);
-  if (tool == Tool::DrawArea) setFocus();
+  if (tool == Tool::DrawArea || tool == Tool::DrawBox) setFocus();
   Q_EMIT toolChanged();
   update();
 }
@@ -432,6 +432,7 @@ void MapView::paintBrush(QPainter& p) {
 void MapView::paintDrawing(QPainter& p) {
   edit_.paint(p, screenOf());
   if (tool_ == Tool::Brush) return paintBrush(p);
+  if (tool_ == Tool::DrawBox) return paintBox(p);
   if (tool_ != Tool::DrawArea) return;
   QPolygonF line;
   for (const auto& place : drawing_) line << toScreen(place);
@@ -447,10 +448,26 @@ void MapView::paintDrawing(QPainter& p) {
   p.setBrush(Qt::white);
   p.setPen(Qt::NoPen);
   for (const auto& c : line) p.drawRect(QRectF(c.x() - 3.5, c.y() - 3.5, 7, 7));
-  const QString hint =
-      drawing_.size() < 3
-          ? txt("Click around the area. Esc stops.")
-          : txt("Double-click or Enter closes the area. Backspace takes a corner back.");
+  paintHint(p, drawing_.size() < 3
+                   ? txt("Click around the area. Esc stops.")
+                   : txt("Double-click or Enter closes the area. Backspace takes a corner back."));
+}
+
+void MapView::paintBox(QPainter& p) {
+  paintHint(p, txt("Drag across the view from corner to corner. Esc stops."));
+  if (drawing_.empty()) return;
+  QColor fill = tokens().accent;
+  fill.setAlpha(50);
+  p.setBrush(fill);
+  for (const QPen& pen : {QPen(QColor(0, 0, 0, 140), 4), QPen(tokens().accent, 2)}) {
+    p.setPen(pen);
+    p.drawRect(QRectF(toScreen(drawing_[0]), mouse_).normalized());
+  }
+}
+
+/// What to do next, at the bottom of the view.
+void MapView::paintHint(QPainter& p, const QString& hint) {
+  p.setPen(Qt::NoPen);
   p.setFont(textFont(9.5));
   const QRectF box = QRectF(p.fontMetrics().boundingRect(hint)).adjusted(-10, -6, 10, 6);
   const QRectF at(12, height() - 84, box.width(), box.height());

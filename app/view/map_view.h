@@ -30,8 +30,9 @@ struct ViewPoint {
 class MapView : public QWidget {
   Q_OBJECT
  public:
-  // Pick: clicks are somebody's, and pin nothing. Brush: dragging paints a line.
-  enum class Tool { Look, DrawArea, Pick, Brush };
+  // Pick: clicks are somebody's, and pin nothing. Brush: dragging paints a line. DrawBox: it draws
+  // a rectangle.
+  enum class Tool { Look, DrawArea, Pick, Brush, DrawBox };
   /// Front alone; parted by the curtain; back and front side by side at the same place and scale;
   /// or the back one, enlarged, in a round glass at the pointer.
   enum class Mode { Front, Curtain, SideBySide, Loupe };
@@ -87,6 +88,7 @@ class MapView : public QWidget {
   void left();
   void clicked(zp::Place place);
   void areaDrawn(const zp::Ring& ring);
+  void boxDrawn(const zp::Extent& box);
   /// Where the brush went.
   void lineBrushed(const zp::Ring& along);
   void shapeEdited(const zp::Shape& shape);
@@ -130,6 +132,8 @@ class MapView : public QWidget {
   void paintPins(QPainter& p);
   void paintDrawing(QPainter& p);
   void paintBrush(QPainter& p);
+  void paintBox(QPainter& p);
+  void paintHint(QPainter& p, const QString& hint);
   void paintTitles(QPainter& p);
   void paintTitle(QPainter& p, const Picture& picture, const QRectF& pane, bool atRight);
   void paintCurtain(QPainter& p);

@@ -13,7 +13,7 @@ void MapView::mousePressEvent(QMouseEvent* e) {
   if (e->button() == Qt::LeftButton && tool_ == Tool::Look &&
       edit_.press(e->position(), screenOf()))
     return;
-  if (e->button() == Qt::LeftButton && tool_ == Tool::Brush) {
+  if (e->button() == Qt::LeftButton && (tool_ == Tool::Brush || tool_ == Tool::DrawBox)) {
     drawing_ = {toMap(e->position())};
     return update();
   }
@@ -34,6 +34,7 @@ void MapView::mouseMoveEvent(QMouseEvent* e) {
     if (!drawing_.empty()) drawing_.push_back(toMap(mouse_));
     update();
   }
+  if (tool_ == Tool::DrawBox) update();
   if (draggingCurtain_) {
     curtainAt_ = std::clamp(mouse_.x() / width(), 0.02, 0.98);
     return update();
@@ -68,6 +69,14 @@ void MapView::mouseReleaseEvent(QMouseEvent* e) {
     const Ring along = std::exchange(drawing_, {});
     update();
     return Q_EMIT lineBrushed(along);
+  }
+  if (tool_ == Tool::DrawBox && e->button() == Qt::LeftButton && !drawing_.empty()) {
+    Extent box{INFINITY, INFINITY, -INFINITY, -INFINITY};
+    box.include(std::exchange(drawing_, {})[0]);
+    box.include(toMap(e->position()));
+    update();
+    if (!box.empty()) Q_EMIT boxDrawn(box);
+    return;
   }
   if (!pressedHere_) return;
   const bool wasClick = !panning_ && !draggingCurtain_ && e->button() == Qt::LeftButton;

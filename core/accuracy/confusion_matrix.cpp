@@ -153,7 +153,8 @@ Json toJson(const ConfusionMatrix& m) {
           {"skipped", m.skipped}};
 }
 
-Table toTable(const ConfusionMatrix& m) {
+Table toTable(const ConfusionMatrix& m, bool intervals) {
+  const auto limit = [intervals](double v) { return intervals ? shortest(v) : std::string(); };
   Table t;
   t.columns = {"rows: map, columns: reference"};
   for (const auto& name : m.names) t.columns.push_back(name);
@@ -162,8 +163,8 @@ Table toTable(const ConfusionMatrix& m) {
     std::vector<std::string> row{m.names[i]};
     for (size_t c : m.counts[i]) row.push_back(std::to_string(c));
     const Estimate u = m.users(i);
-    row.insert(row.end(), {std::to_string(m.rowTotal(i)), shortest(u.value), shortest(u.low),
-                           shortest(u.high)});
+    row.insert(row.end(),
+               {std::to_string(m.rowTotal(i)), shortest(u.value), limit(u.low), limit(u.high)});
     t.rows.push_back(std::move(row));
   }
   const size_t width = t.columns.size();
@@ -176,10 +177,10 @@ Table toTable(const ConfusionMatrix& m) {
   addRow("points", [&](size_t i) { return std::to_string(m.columnTotal(i)); });
   t.rows.back()[m.codes.size() + 1] = std::to_string(m.total());
   addRow("producer's accuracy", [&](size_t i) { return shortest(m.producers(i).value); });
-  addRow("low (95 %)", [&](size_t i) { return shortest(m.producers(i).low); });
-  addRow("high (95 %)", [&](size_t i) { return shortest(m.producers(i).high); });
+  addRow("low (95 %)", [&](size_t i) { return limit(m.producers(i).low); });
+  addRow("high (95 %)", [&](size_t i) { return limit(m.producers(i).high); });
   const auto single = [&](const std::string& title, const Estimate& e) {
-    std::vector<std::string> row{title, shortest(e.value), shortest(e.low), shortest(e.high)};
+    std::vector<std::string> row{title, shortest(e.value), limit(e.low), limit(e.high)};
     row.resize(std::max(width, row.size()));
     row.resize(width);
     t.rows.push_back(std::move(row));

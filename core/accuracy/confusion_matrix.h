@@ -53,7 +53,8 @@ std::vector<MapAndReference> pairsFrom(const Table& table, const std::string& ma
 Estimate wilson(size_t successes, size_t trials);
 
 Json toJson(const ConfusionMatrix& m);
-/// As a table with words for rows and columns, margins and accuracies.
-Table toTable(const ConfusionMatrix& m);
+/// As a table with words for rows and columns, margins and accuracies; without `intervals` the
+/// cells of their limits are empty.
+Table toTable(const ConfusionMatrix& m, bool intervals = true);
 
 }  // namespace zp

@@ -232,7 +232,8 @@ TEST_F(LanguageWindow, NoWordOnTheWayToTheMatrixIsMissedOrCut) {
   }
   d().click("trainedMap");
   makePlaces();
-  d().make("readGo", "the readings");
+  d().click("pageReadings");
+  d().make("primary", "the readings");
   lookAround("readings");
   d().stage(5);
   lookAround("before labelling");

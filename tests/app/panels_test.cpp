@@ -128,7 +128,7 @@ TEST(ProductFaces, EveryKindHasOneAndIsGoneToAtAStage) {
     EXPECT_GE(face.stage, 0);
     EXPECT_LT(face.stage, 6);
   }
-  for (int k = 0; k <= static_cast<int>(ProductKind::Areas); ++k)
+  for (int k = 0; k <= static_cast<int>(ProductKind::Cells); ++k)
     EXPECT_EQ(kinds.count(static_cast<ProductKind>(k)), 1u) << idOf(static_cast<ProductKind>(k));
 }
 

@@ -21,7 +21,7 @@ class SamplingDeskWindow : public RealWindow {
   QString planned() { return d().find<QLabel>("planned")->text(); }
   void planRandom(const QString& count) {
     d().click("planRandom");
-    d().press("planCount", count);
+    d().press("planAll", count);
     d().until([&] { return planned().startsWith(count + " points"); }, "the plan");
   }
 };
@@ -70,12 +70,14 @@ TEST_F(SamplingDeskWindow, RandomPointsRepeatBySeedAndStayInside) {
 TEST_F(SamplingDeskWindow, TooLargeASpacingIsSaidBeforeAnythingIsMade) {
   planRandom("200");
   d().press("planApart", "5000");
-  d().until([&] { return !said().isEmpty(); }, "the sentence");
-  EXPECT_FALSE(d().find("primary")->isEnabled());
+  auto* warning = w().findChild<QLabel*>("planWarning");
+  d().until([&] { return warning->isVisible(); }, "the warning");
+  EXPECT_TRUE(warning->text().contains("of 200 fit")) << warning->text().toStdString();
+  EXPECT_FALSE(planned().startsWith("200"));
   EXPECT_EQ(d().products(), 0u);
   d().press("planApart", "50");
   d().until([&] { return planned().startsWith("200 points"); }, "the plan");
-  EXPECT_TRUE(said().isEmpty());
+  EXPECT_FALSE(warning->isVisible());
   EXPECT_TRUE(d().find("primary")->isEnabled());
 }
 
@@ -87,7 +89,8 @@ TEST_F(SamplingDeskWindow, ReadingsAreTheValuesUnderThePoints) {
   d().stage(4);
   planRandom("25");
   d().make("primary", "the points");
-  d().make("readGo", "the readings");
+  d().click("pageReadings");
+  d().make("primary", "the readings");
   const Layer points = readLayer(s().newest(ProductKind::Points)->file.string());
   const auto expected = readAt(placesOf(points), points.crs, {{index, 1, "v"}}).values[0];
   const Table table = readTable(s().products.back().file.string());
@@ -137,9 +140,10 @@ TEST_F(SamplingDeskWindow, ReadingsAreTheValuesUnderThePoints) {
 TEST_F(SamplingDeskWindow, NoTickedLayerIsSaid) {
   planRandom("5");
   d().make("primary", "the points");
+  d().click("pageReadings");
   auto* layers = d().find<QListWidget>("readLayers");
   for (int i = 0; i < layers->count(); ++i) layers->item(i)->setCheckState(Qt::Unchecked);
-  d().click("readGo");
+  EXPECT_FALSE(d().find("primary")->isEnabled());
   EXPECT_TRUE(said().contains("Tick at least one layer"));
 }
 

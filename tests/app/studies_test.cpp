@@ -324,7 +324,8 @@ TEST_F(Studies, ControlsHaveNamesForThoseWhoDoNotSee) {
 TEST_F(Studies, NoTextIsCutAtAnySize) {
   makeMap();
   makePoints("3");
-  d().make("readGo", "the readings");
+  d().click("pageReadings");
+  d().make("primary", "the readings");
   d().stage(1);
   d().click("index-vegetation");
   d().make("primary", "the index");

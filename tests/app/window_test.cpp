@@ -30,7 +30,8 @@ TEST_F(RealWindow, FromTheDemoStudyToAMatrixAndBackAfterReopening) {
   d().until([&] { return d().find<QLabel>("planned")->text().startsWith("45 points on the view"); },
             "the plan");
   d().make("primary", "the points");
-  d().make("readGo", "the readings");
+  d().click("pageReadings");
+  d().make("primary", "the readings");
   EXPECT_TRUE(d().find<QLabel>("whereRows")->text().endsWith("of 45"));
   startLabelling();
 

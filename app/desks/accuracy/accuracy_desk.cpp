@@ -39,7 +39,8 @@ Trail::Station AccuracyDesk::station() const {
   const auto& labelling = book_.labelling();
   if (const auto o = labelling.closed() ? book_.overall() : std::nullopt)
     station.figure =
-        decimal(100 * o->value, 1) + " ± " + decimal(50 * (o->high - o->low), 1) + " %";
+        decimal(100 * o->value, 1) +
+        (std::isnan(o->low) ? QString() : " ± " + decimal(50 * (o->high - o->low), 1)) + " %";
   else
     station.figure =
         txt("%1 of %2 labelled").arg(labelling.labelled()).arg(labelling.points().size());

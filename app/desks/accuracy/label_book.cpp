@@ -4,6 +4,11 @@
 
 namespace zp {
 
+namespace {
+// Fields of a plan that leaves some of the map out, which weights by area know nothing of.
+constexpr const char* kPartsOfMap[] = {"inside", "within", "edge", "left_out"};
+}  // namespace
+
 LabelBook::LabelBook(Workbench& bench) : bench_(bench) {
   connect(&bench_, &Workbench::studyChanged, this, [this] {
     id_.clear();
@@ -85,19 +90,31 @@ std::map<int, double> LabelBook::mappedAreas() const {
   return areas;
 }
 
-bool LabelBook::drawnPerClass() const {
+const Product* LabelBook::points() const {
   const Product* labels = product();
-  const Product* points =
-      labels == nullptr ? nullptr : bench_.study().product(labels->step.value("points", ""));
-  return points != nullptr && points->step.value("plan", "") == "stratified" &&
-         points->step.value("over", "") == labels->step.value("map", "") &&
-         !points->step.contains("inside");
+  return labels == nullptr ? nullptr : bench_.study().product(labels->step.value("points", ""));
+}
+
+bool LabelBook::drawnPerClass() const {
+  const Product* points = this->points();
+  if (points == nullptr || points->step.value("plan", "") != "stratified" ||
+      points->step.value("over", "") != product()->step.value("map", ""))
+    return false;
+  const auto& step = points->step;
+  return std::none_of(std::begin(kPartsOfMap), std::end(kPartsOfMap),
+                      [&](const char* field) { return step.contains(field); });
+}
+
+std::string LabelBook::withoutInterval() const {
+  const Product* points = this->points();
+  const std::string plan = points == nullptr ? "" : points->step.value("plan", "");
+  return plan == "by-hand" || plan == "blocks" ? plan : "";
 }
 
 std::optional<StratifiedEstimate> LabelBook::weighted(const ConfusionMatrix& m) const {
   if (!drawnPerClass()) return {};
   // The classes the points were drawn in must still be those of the map.
-  const Product* drawn = bench_.study().product(product()->step.value("points", ""));
+  const Product* drawn = points();
   for (const auto& i : drawn->inputs)
     if (i.revision != bench_.study().revisionOf(i.id)) return {};
   try {
@@ -111,7 +128,9 @@ std::optional<Estimate> LabelBook::overall() const {
   const auto m = matrix();
   if (!m) return {};
   const auto w = weighted(*m);
-  return w ? w->overall : m->overall();
+  Estimate overall = w ? w->overall : m->overall();
+  if (!withoutInterval().empty()) overall.low = overall.high = std::nan("");
+  return overall;
 }
 
 }  // namespace zp

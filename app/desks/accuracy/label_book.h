@@ -23,10 +23,13 @@ class LabelBook : public QObject {
   std::optional<ConfusionMatrix> matrix() const;
   /// Area by class of the map, in square metres; empty when not known.
   std::map<int, double> mappedAreas() const;
-  /// The points were drawn per class of the map, perhaps of an earlier state of it.
+  /// The points were drawn per class of the whole map, perhaps of an earlier state of it.
   bool drawnPerClass() const;
   /// Weighted by mapped area, when the points were drawn per class of this very map.
   std::optional<StratifiedEstimate> weighted(const ConfusionMatrix& m) const;
+  /// How the points were placed, where that gives an accuracy no interval: "by-hand", or "blocks",
+  /// which an interval of single points would make too narrow; else "".
+  std::string withoutInterval() const;
   /// The accuracy to tell first: weighted where that can be.
   std::optional<Estimate> overall() const;
 
@@ -37,6 +40,9 @@ class LabelBook : public QObject {
   void updated();
 
  private:
+  /// That are labelled; nullptr when they are gone.
+  const Product* points() const;
+
   Workbench& bench_;
   std::string id_, crs_;
   int revision_ = 0;

@@ -14,6 +14,11 @@ QVBoxLayout* column(int left, int top, int right, int bottom) {
   layout->setSpacing(8);
   return layout;
 }
+
+QString largeShare(double share) {
+  return QString("<span style='font-size:30px;font-weight:600'>%1 %</span>")
+      .arg(decimal(100 * share, 1));
+}
 }  // namespace
 
 MatrixSheet::MatrixSheet(Workbench& bench, LabelBook& book) : bench_(bench), book_(book) {
@@ -177,6 +182,7 @@ void MatrixSheet::open() {
   about_->setText(txt("Rows: what the map says. Columns: what the reference says. %1 points.")
                       .arg(grouped(matrix_->total())));
   view_->setMatrix(*matrix_, bench_.study().legend);
+  view_->setIntervals(book_.withoutInterval().empty());
   const auto weighted = book_.weighted(*matrix_);
   fillAreas(weighted);
   tellAccuracy(weighted);
@@ -185,11 +191,11 @@ void MatrixSheet::open() {
 }
 
 void MatrixSheet::tellAccuracy(const std::optional<StratifiedEstimate>& weighted) {
+  if (const auto plan = book_.withoutInterval(); !plan.empty()) return tellWithoutInterval(plan);
   const Estimate o = weighted ? weighted->overall : matrix_->overall(), k = matrix_->kappa();
-  overall_->setText(QString("<span style='font-size:30px;font-weight:600'>%1 %</span> &nbsp;<span "
-                            "style='color:%3'>± %2</span>")
-                        .arg(decimal(100 * o.value, 1), decimal(50 * (o.high - o.low), 1),
-                             tokens().second.name()));
+  overall_->setText(largeShare(o.value) +
+                    QString(" &nbsp;<span style='color:%2'>± %1</span>")
+                        .arg(decimal(50 * (o.high - o.low), 1), tokens().second.name()));
   interval_->setText(txt("overall accuracy, 95 % interval %1 to %2 %.%3")
                          .arg(decimal(100 * o.low, 1), decimal(100 * o.high, 1),
                               weighted
@@ -203,6 +209,21 @@ void MatrixSheet::tellAccuracy(const std::optional<StratifiedEstimate>& weighted
           : txt("Kappa &nbsp;<b>%1</b> &nbsp;<span style='color:%4'>interval %2 to %3</span>")
                 .arg(decimal(k.value, 3), decimal(k.low, 3), decimal(k.high, 3),
                      tokens().second.name()));
+}
+
+/// Of points that are no random sample, or come in blocks.
+void MatrixSheet::tellWithoutInterval(const std::string& plan) {
+  overall_->setText(largeShare(matrix_->overall().value));
+  interval_->setText(
+      plan == "by-hand"
+          ? txt("of the points are right. They were put down by hand and are no random sample, so "
+                "this is no accuracy of the whole map, and it has no interval.")
+          : txt("overall accuracy. The points lie in blocks and are more alike than single ones, "
+                "so "
+                "an interval as for single points would be too narrow; none is told."));
+  const double kappa = matrix_->kappa().value;
+  kappa_->setText(std::isnan(kappa) ? txt("Kappa is not defined with one class.")
+                                    : txt("Kappa &nbsp;<b>%1</b>").arg(decimal(kappa, 3)));
 }
 
 /// What is to be known before the figures are believed.
@@ -287,7 +308,8 @@ void MatrixSheet::say(const QString& sentence) {
 void MatrixSheet::writeCsv(const QString& file) {
   if (!matrix_) return;
   try {
-    writeFileAtomically(file.toStdString(), toCsv(toTable(*matrix_)));
+    writeFileAtomically(file.toStdString(),
+                        toCsv(toTable(*matrix_, book_.withoutInterval().empty())));
     say(txt("The matrix is in “%1”.").arg(file));
   } catch (const std::exception& e) {
     say(sentenceOf(e));

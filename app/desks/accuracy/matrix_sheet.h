@@ -27,6 +27,7 @@ class MatrixSheet : public QWidget {
   QWidget* buildMeasures();
   QLayout* buildFoot();
   void tellAccuracy(const std::optional<StratifiedEstimate>& weighted);
+  void tellWithoutInterval(const std::string& plan);
   void tellLimits(bool weighted);
   void chooseWorst();
   void showPoints();

@@ -36,6 +36,11 @@ void MatrixView::setShow(Show show) {
   update();
 }
 
+void MatrixView::setIntervals(bool on) {
+  intervals_ = on;
+  update();
+}
+
 int MatrixView::cellWidth() const {
   return std::clamp(
       (width() - kNames - kMargins) / std::max(1, static_cast<int>(matrix_.codes.size())), 30, 72);
@@ -148,7 +153,7 @@ void MatrixView::paintUsers(QPainter& p, size_t i) const {
   p.setPen(QPen(t.hairline, 2));
   p.drawLine(QPointF(x, y), QPointF(x + w, y));
   p.setPen(QPen(t.accent, 4, Qt::SolidLine, Qt::RoundCap));
-  p.drawLine(QPointF(x + w * u.low, y), QPointF(x + w * u.high, y));
+  if (intervals_) p.drawLine(QPointF(x + w * u.low, y), QPointF(x + w * u.high, y));
   p.setPen(QPen(t.panel, 1));
   p.setBrush(t.text);
   p.drawEllipse(QPointF(x + w * u.value, y), 4.5, 4.5);

@@ -13,6 +13,8 @@ class MatrixView : public QWidget {
   explicit MatrixView(QWidget* parent = nullptr);
   void setMatrix(const ConfusionMatrix& m, const Legend& legend);
   void setShow(Show show);
+  /// Whether user's accuracies have intervals.
+  void setIntervals(bool on);
   QRect cellRect(size_t map, size_t reference) const;
   QPair<int, int> chosen() const { return chosen_; }
   void choose(int map, int reference);
@@ -39,6 +41,7 @@ class MatrixView : public QWidget {
   ConfusionMatrix matrix_;
   Legend legend_;
   Show show_ = Show::Counts;
+  bool intervals_ = true;
   QPair<int, int> chosen_{-1, -1};
 };
 

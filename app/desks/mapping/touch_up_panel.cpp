@@ -169,7 +169,7 @@ void TouchUpPanel::setCorrections(const std::vector<TouchUp>& all, const QString
   Json whole = bench_.place("corrections");
   if (!whole.is_object()) whole = Json::object();
   whole[mapId()] = {{"crs", crs()}, {"list", list}};
-  bench_.setCorrections(whole, what);
+  bench_.keep("corrections", whole, what);
 }
 
 void TouchUpPanel::add(const Shape& shape, const std::string& from) {

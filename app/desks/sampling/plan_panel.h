@@ -1,7 +1,9 @@
 #pragma once
-#include "desks/panel.h"
-#include "sampling/plan.h"
 #include "background/latest.h"
+#include "desks/sampling/hand_points.h"
+#include "desks/sampling/plan_area.h"
+#include "desks/sampling/plan_sizes.h"
+#include "study/planned.h"
 
 namespace zp {
 
@@ -19,32 +21,48 @@ class PlanPanel : public Panel {
   Json step() const override;
   void showResult(const QString& product) override;
   std::vector<ViewPoint> points() const override { return shown_; }
+  std::vector<ViewShape> shapes() const override;
+
+  QPushButton* besideAction() const override { return toReadings_; }
+  bool offersBeside() const override;
 
  Q_SIGNALS:
+  void readingsAsked();
   void made(const QString& points);
 
  private:
   void buildPlan();
   void buildFields();
-  void fillOver();
-  void fillInside();
+  void fillTopUp();
+  void topUpChosen();
+  void planChosen();
   void later();
   void place();
-  void show(const PlannedPoints& placed);
+  void show(const PointsPreview& placed);
+  void showOnView(const PlannedPoints& placed);
   void showNone(const QString& why);
-  SamplingPlan plan() const;
-  bool stratified() const { return stratified_->isChecked(); }
+  QString told(const PointsPreview& placed) const;
+  QString warned(const PointsPreview& placed) const;
+  QString unit() const;
+  bool byHand() const { return sizes_->plan() == "by-hand"; }
+  const Product* toppedUp() const;
 
   MapView& view_;
+  QPushButton* toReadings_;
   Latest job_;
-  QString scene_;
   QTimer settle_;
-  QPushButton *random_, *stratified_;
-  QComboBox *over_, *inside_;
-  QSpinBox *count_, *seed_;
-  QDoubleSpinBox* apart_;
-  QLabel *unit_, *countLabel_, *planned_;
+  QButtonGroup* plans_;
+  PlanArea* area_;
+  PlanSizes* sizes_;
+  HandPoints* hand_;
+  QSpinBox* seed_;
+  QDoubleSpinBox *apart_, *edge_;
+  QComboBox *system_, *topUp_;
+  QLabel *apartUnit_, *edgeUnit_, *planned_, *warning_;
+  QWidget *apartRow_, *edgeRow_, *seedRow_, *topUpRow_, *systemRow_;
+  QPushButton* more_;
   std::vector<ViewPoint> shown_;
+  std::vector<ViewShape> blocks_;
   std::optional<size_t> placed_;  // how many the plan gives
   QString cannot_;                // why it gives none
   bool filling_ = false;

@@ -4,34 +4,101 @@
 
 namespace zp {
 
-ReadingsPanel::ReadingsPanel(Workbench& bench) : Panel(bench) {
+namespace {
+constexpr size_t kMostShown = 20'000;  // places the view draws without a delay
+
+/// Places as they are drawn over the view.
+struct Drawn {
+  std::vector<Shape> polygons;
+  std::vector<Place> points;
+};
+
+Drawn drawn(const std::string& layer, const std::string& crs) {
+  Drawn out;
+  for (auto& shape : readLayer(layer, crs).shapes) {
+    if (!shape.rings.empty()) out.polygons.push_back({shape.rings, {}});
+    out.points.insert(out.points.end(), shape.points.begin(), shape.points.end());
+    if (out.polygons.size() + out.points.size() >= kMostShown) break;
+  }
+  return out;
+}
+}  // namespace
+
+ReadingsPanel::ReadingsPanel(Workbench& bench, MapView& view)
+    : Panel(bench), view_(view), job_(this) {
   buildChoices();
+  buildStatistics();
   buildTable();
 }
 
 void ReadingsPanel::buildChoices() {
-  points_ = new QComboBox;
-  points_->setObjectName("readPoints");
+  places_ = new LongChoice;
+  places_->setObjectName("readPlaces");
   layers_ = new QListWidget;
   layers_->setObjectName("readLayers");
   layers_->setAccessibleName(txt("Layers to read"));
   layers_->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-  read_ = quietButton(action());
-  read_->setObjectName("readGo");
-  box()->addWidget(hairline());
-  box()->addWidget(sectionLabel(txt("Readings")));
-  box()->addWidget(fieldRow(txt("At"), {points_}));
+  withFeatures_ = chip(txt("Features of the scene too"));
+  withFeatures_->setObjectName("readFeatures");
+  features_ = new FeaturesPanel(bench_);
+  features_->hide();
+  box()->addWidget(fieldRow(txt("At"), {places_}));
   box()->addWidget(layers_);
-  box()->addWidget(read_);
-  connect(read_, &QPushButton::clicked, this, [this] {
-    if (ticked().isEmpty()) return Q_EMIT trouble(txt("Tick at least one layer to read."));
-    Q_EMIT trouble("");
-    act();
+  box()->addWidget(wrapping({withFeatures_}));
+  box()->addWidget(features_);
+  connect(places_, &QComboBox::activated, this, [this] {
+    refresh();
+    showPlaces();
   });
+  connect(layers_, &QListWidget::itemChanged, this, &ReadingsPanel::changed);
+  connect(withFeatures_, &QPushButton::toggled, this, [this](bool on) {
+    features_->setVisible(on);
+    if (on) features_->refresh();
+    Q_EMIT changed();
+  });
+  connect(features_, &FeaturesPanel::changed, this, &ReadingsPanel::changed);
+  connect(features_, &FeaturesPanel::trouble, this, &ReadingsPanel::trouble);
+}
+
+/// Of zones and cells.
+void ReadingsPanel::buildStatistics() {
+  zones_ = new QWidget;
+  auto* column = columnIn(zones_);
+  const std::pair<const char*, QString> statistics[] = {
+      {"mean", txt("mean")},    {"sd", txt("spread")},        {"median", txt("median")},
+      {"min", txt("least")},    {"max", txt("most")},         {"p10", txt("10 %")},
+      {"p90", txt("90 %")},     {"sum", txt("sum")},          {"count", txt("pixels")},
+      {"share", txt("shares")}, {"majority", txt("majority")}};
+  QList<QWidget*> chips;
+  for (const auto& [id, title] : statistics) {
+    auto* one = chip(title);
+    one->setObjectName(QString("stat-") + id);
+    one->setProperty("statistic", id);
+    one->setChecked(QStringList{"mean", "count", "share"}.contains(id));
+    connect(one, &QPushButton::clicked, this, &ReadingsPanel::changed);
+    statistics_ << one;
+    chips << one;
+  }
+  statistics_[9]->setToolTip(txt("Of each class, in class maps"));
+  statistics_[10]->setToolTip(txt("The most frequent class, in class maps"));
+  pixels_ = new QComboBox;
+  pixels_->setObjectName("zonePixels");
+  pixels_->addItem(txt("whose centre lies inside"), "centres");
+  pixels_->addItem(txt("by the share that lies inside"), "by-area");
+  rows_ = new QComboBox;
+  rows_->setObjectName("zoneRows");
+  rows_->addItem(txt("a row a zone"), "zones");
+  rows_->addItem(txt("a row a zone and date"), "zones-and-dates");
+  column->addWidget(wrapping(chips, 6));
+  column->addWidget(fieldRow(txt("Pixels"), {pixels_}));
+  column->addWidget(fieldRow(txt("Table"), {rows_}));
+  box()->addWidget(zones_);
 }
 
 void ReadingsPanel::buildTable() {
   title_ = sectionLabel("");
+  empty_ = secondLabel("");
+  empty_->setObjectName("emptyZones");
   table_ = new ReadingsTable;
   separator_ = new QComboBox;
   separator_->setObjectName("csvSeparator");
@@ -45,30 +112,80 @@ void ReadingsPanel::buildTable() {
   out->addWidget(separator_);
   out->addWidget(export_, 1);
   box()->addWidget(title_);
+  box()->addWidget(empty_);
   box()->addWidget(table_);
   box()->addLayout(out);
+  box()->addStretch();
   connect(export_, &QPushButton::clicked, this, &ReadingsPanel::exportTable);
 }
 
 void ReadingsPanel::forget() {
-  points_->clear();
+  places_->clear();
   layers_->clear();
+  features_->forget();
+  seen_.clear();
+  shapes_.clear();
+  points_.clear();
 }
 
 void ReadingsPanel::refresh() {
-  const auto& products = bench_.study().products;
-  const QVariant before = points_->currentData();
-  points_->clear();
-  for (auto p = products.rbegin(); p != products.rend(); ++p)
-    if (p->kind == ProductKind::Points) points_->addItem(q(p->name), q(p->id));
-  choosePoints(before.toString());
+  fillPlaces();
   fillLayers();
-  read_->setEnabled(points_->count() > 0);
+  if (withFeatures_->isChecked()) features_->refresh();
+  zones_->setVisible(places_->count() > 0 && !atPoints());
   fillTable();
+  if (isVisible()) showPlaces();
+  Q_EMIT changed();
 }
 
-void ReadingsPanel::choosePoints(const QString& product) {
-  if (const int at = points_->findData(product); at >= 0) points_->setCurrentIndex(at);
+/// Points and cells, the newest first, and outlines.
+void ReadingsPanel::fillPlaces() {
+  const QVariant before = places_->currentData();
+  places_->clear();
+  const auto& products = bench_.study().products;
+  for (auto p = products.rbegin(); p != products.rend(); ++p)
+    if (p->kind == ProductKind::Points || p->kind == ProductKind::Cells)
+      places_->addItem(q(p->name), q(p->id));
+  for (const auto& o : bench_.study().outlines)
+    places_->addItem(txt("zones of %1").arg(q(o.name)), q(o.id));
+  if (const int at = places_->findData(before); at >= 0) places_->setCurrentIndex(at);
+}
+
+void ReadingsPanel::choosePlaces(const QString& product) {
+  if (const int at = places_->findData(product); at >= 0) places_->setCurrentIndex(at);
+  refresh();
+}
+
+bool ReadingsPanel::atPoints() const {
+  const auto* p = bench_.study().product(places_->currentData().toString().toStdString());
+  return p != nullptr && p->kind == ProductKind::Points;
+}
+
+/// What is read stands on the view; outlines do so already.
+void ReadingsPanel::showPlaces() {
+  const QString id = places_->currentData().toString();
+  const auto* p = bench_.study().product(id.toStdString());
+  const QString key = p == nullptr ? QString() : id + "/" + QString::number(p->revision);
+  if (key == seen_) return;
+  seen_ = key;
+  shapes_.clear();
+  points_.clear();
+  Q_EMIT overlayChanged();
+  if (p == nullptr) return job_.stop();
+  job_.ask(
+      [file = p->file.string(), crs = view_.crs()](const Progress&) { return drawn(file, crs); },
+      [this](const Drawn& places) {
+        for (const auto& shape : places.polygons) {
+          ViewShape cell;
+          cell.shape = shape;
+          cell.colour = QColor(255, 255, 255, 150);
+          cell.width = 1;
+          shapes_.push_back(std::move(cell));
+        }
+        for (const auto& at : places.points) points_.push_back({at, Qt::white, {}, false});
+        Q_EMIT overlayChanged();
+      },
+      [this](const QString& sentence) { Q_EMIT trouble(sentence); });
 }
 
 /// Ticks stay; a product that is new here starts ticked, a scene without.
@@ -84,23 +201,57 @@ void ReadingsPanel::fillLayers() {
   };
   const Study& s = bench_.study();
   for (auto p = s.products.rbegin(); p != s.products.rend(); ++p)
-    if (p->kind == ProductKind::Index || p->kind == ProductKind::ClassMap)
+    if (p->kind == ProductKind::Index || p->kind == ProductKind::ClassMap ||
+        p->kind == ProductKind::Quantity)
       add(p->id, q(p->name), true);
   for (const auto& one : s.scenes) add(one.id, txt("%1, all bands").arg(q(one.scene.name)), false);
   fitHeight(layers_);
 }
 
+Panel::Heading ReadingsPanel::heading() const {
+  return {{}, txt("Layers of any grid and system, at points, in zones or cells.")};
+}
+
+QString ReadingsPanel::action() const {
+  return places_->count() == 0 || atPoints() ? txt("Read layers") : txt("Summarise layers");
+}
+
 QString ReadingsPanel::missing() const {
-  return ticked().isEmpty() ? txt("Tick at least one layer to read.") : QString();
+  if (places_->count() == 0) return txt("Make points or cells first, or bring in an outline.");
+  if (ticked().isEmpty() && !withFeatures_->isChecked())
+    return txt("Tick at least one layer to read.");
+  if (withFeatures_->isChecked())
+    if (const QString why = features_->missing(); !why.isEmpty()) return why;
+  if (!atPoints() && statistics().empty()) return txt("Choose at least one statistic.");
+  return {};
+}
+
+Json ReadingsPanel::statistics() const {
+  Json all = Json::array();
+  for (const auto* one : statistics_)
+    if (one->isChecked()) all.push_back(one->property("statistic").toString().toStdString());
+  return all;
 }
 
 Json ReadingsPanel::step() const {
   Json from = Json::array();
   for (const auto& id : ticked()) from.push_back(id.toStdString());
-  return {{"do", "readings"},
-          {"points", points_->currentData().toString().toStdString()},
-          {"from", from},
-          {"name", txt("Readings at %1").arg(points_->currentText()).toStdString()}};
+  const std::string places = places_->currentData().toString().toStdString();
+  Json j = {{"do", atPoints() ? "readings" : "zones"}, {"from", from}};
+  if (withFeatures_->isChecked()) j.update(features_->step());
+  if (atPoints()) {
+    j["points"] = places;
+    j["name"] = txt("Readings at %1").arg(places_->currentText()).toStdString();
+    return j;
+  }
+  const bool cells = bench_.study().product(places) != nullptr;
+  j[cells ? "cells" : "outline"] = places;
+  j["statistics"] = statistics();
+  j["pixels"] = pixels_->currentData().toString().toStdString();
+  j["rows"] = rows_->currentData().toString().toStdString();
+  j["name"] =
+      (cells ? txt("Summary of %1") : txt("Summary, %1")).arg(places_->currentText()).toStdString();
+  return j;
 }
 
 void ReadingsPanel::showResult(const QString&) {
@@ -108,10 +259,24 @@ void ReadingsPanel::showResult(const QString&) {
   Q_EMIT revealAsked(table_);
 }
 
+/// Which layers have no pixel in some zones.
+QString ReadingsPanel::emptyZones(const Product& table) const {
+  QStringList all;
+  for (const auto& one : table.facts.value("without_pixels", Json::array()))
+    if (all.size() < 3)
+      all << txt("%n zones hold no pixel of %1.", "%n zone holds no pixel of %1.",
+                 one.at("zones").get<qint64>())
+                 .arg(q(one.at("layer").get<std::string>()));
+  return all.join(" ");
+}
+
 void ReadingsPanel::fillTable() {
   const auto* p = bench_.study().newest(ProductKind::Table);
   for (QWidget* w : std::initializer_list<QWidget*>{table_, title_, export_, separator_})
     w->setVisible(p != nullptr);
+  const QString empty = p == nullptr ? QString() : emptyZones(*p);
+  empty_->setText(empty);
+  empty_->setVisible(!empty.isEmpty());
   if (p == nullptr) return;
   try {
     title_->setText(q(p->name));
@@ -131,8 +296,10 @@ void ReadingsPanel::exportTable() {
     writeFileAtomically(
         target.toStdString(),
         toCsv(readTable(p->file.string()), separator_->currentData().toString()[0].toLatin1()));
-    Q_EMIT bench_.notice(txt("The table is in “%1”, coordinates in %2.")
-                             .arg(target, q(p->facts.value("system", ""))));
+    const QString system = q(p->facts.value("system", ""));
+    Q_EMIT bench_.notice(system.isEmpty()
+                             ? txt("The table is in “%1”.").arg(target)
+                             : txt("The table is in “%1”, coordinates in %2.").arg(target, system));
   } catch (const std::exception& e) {
     Q_EMIT trouble(sentenceOf(e));
   }

@@ -1,35 +1,55 @@
 #pragma once
-#include "desks/panel.h"
+#include "background/latest.h"
+#include "desks/mapping/features_panel.h"
 #include "desks/sampling/readings_table.h"
 
 namespace zp {
 
-/// Readings of layers at points, and the newest table of them.
+/// Values of layers at points, or statistics of them in zones or cells, and the newest table.
 class ReadingsPanel : public Panel {
   Q_OBJECT
  public:
-  explicit ReadingsPanel(Workbench& bench);
+  ReadingsPanel(Workbench& bench, MapView& view);
   void refresh() override;
+  void leave() override { job_.stop(); }
   void forget() override;
-  QString action() const override { return txt("Read layers"); }
+  Heading heading() const override;
+  QString action() const override;
   QString missing() const override;
   Json step() const override;
   void showResult(const QString& product) override;
-  void choosePoints(const QString& product);
+  /// Points or cells that are read from now on.
+  void choosePlaces(const QString& product);
+  std::vector<ViewShape> shapes() const override { return shapes_; }
+  std::vector<ViewPoint> points() const override { return points_; }
 
  private:
   void buildChoices();
+  void buildStatistics();
   void buildTable();
+  void fillPlaces();
   void fillLayers();
   void fillTable();
+  void showPlaces();
   void exportTable();
+  bool atPoints() const;
   QStringList ticked() const { return tickedIn(*layers_); }
+  Json statistics() const;
+  QString emptyZones(const Product& table) const;
 
-  QComboBox *points_, *separator_;
+  MapView& view_;
+  Latest job_;
+  QComboBox *places_, *pixels_, *rows_, *separator_;
   QListWidget* layers_;
-  QPushButton *read_, *export_;
-  QLabel* title_;
+  QPushButton *withFeatures_, *export_;
+  FeaturesPanel* features_;
+  QWidget* zones_;
+  QList<QPushButton*> statistics_;
+  QLabel *title_, *empty_;
   ReadingsTable* table_;
+  QString seen_;  // the places on the view
+  std::vector<ViewShape> shapes_;
+  std::vector<ViewPoint> points_;
 };
 
 }  // namespace zp

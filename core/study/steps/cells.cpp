@@ -1,6 +1,5 @@
-#include "sampling/cells.h"
-
 #include "base/error.h"
+#include "study/planned.h"
 #include "study/steps/step_run.h"
 
 namespace zp {
@@ -36,6 +35,12 @@ Product runCells(StepRun& r) {
 }
 
 }  // namespace
+
+PlannedCells plannedCells(const Study& study, const Json& step, const Progress& progress) {
+  requireFields(stepKind("cells"), step);
+  StepRun r(study, step, progress, nullptr);
+  return laid(r);
+}
 
 namespace steps {
 extern const StepKind cells{

@@ -3,7 +3,7 @@
 #include <cmath>
 
 #include "base/error.h"
-#include "sampling/plan.h"
+#include "study/planned.h"
 #include "study/steps/step_run.h"
 
 namespace zp {
@@ -179,6 +179,16 @@ Product runPoints(StepRun& r) {
 }
 
 }  // namespace
+
+PointsPreview plannedPoints(const Study& study, const Json& step, const Progress& progress) {
+  requireFields(stepKind("points"), step);
+  StepRun r(study, step, progress, nullptr);
+  const GroundUnder ground = groundUnder(r);
+  PointsPreview preview{placed(r, ground), {}, 0};
+  preview.spread = spreadOf(preview.points.points, ground.grid);
+  preview.pixel = std::min(ground.grid.pixelWidth(), ground.grid.pixelHeight());
+  return preview;
+}
 
 namespace steps {
 extern const StepKind points{
