@@ -5,6 +5,7 @@
 #include "calls.h"
 #include "sampling/feature_readings.h"
 #include "source_arguments.h"
+#include "wrong_call.h"
 
 namespace fs = std::filesystem;
 
@@ -42,20 +43,18 @@ std::vector<Place> placesOf(const Layer& layer, const std::string& name) {
 }
 
 Readings readAll(const SourceArguments& sources, const std::optional<Scope>& scope,
-                 const std::vector<Place>& places, const std::string& crs,
+                 const std::vector<Place>& places, const std::string& crs, const ReadingMethod& how,
                  const Progress& progress) {
   const Halves halves(progress, sources);
   Readings all;
-  if (!sources.from.empty()) all = readAt(places, crs, sources.rasters(), halves.rasters);
-  if (!scope) return all;
-  Readings more = readFeaturesAt(places, crs, *scope, sources.features, halves.features);
-  all.columns.insert(all.columns.end(), more.columns.begin(), more.columns.end());
-  all.values.insert(all.values.end(), more.values.begin(), more.values.end());
+  if (!sources.from.empty()) all = readAt(places, crs, sources.rasters(), halves.rasters, how);
+  if (scope) add(all, readFeaturesAt(places, crs, *scope, sources.features, halves.features, how));
   return all;
 }
 
 struct ReadingsArguments {
-  std::string places;
+  std::string places, how = "nearest";
+  int window = 3;
   SourceArguments sources;
   OutputArguments output;
 };
@@ -69,13 +68,17 @@ Json runReadings(const ReadingsArguments& a, const Progress& progress) {
   if (!a.output.out.empty()) temporary = outputs.add(a.output.out, inputs);
   const Layer layer = readLayer(a.places);
   Table table = layer.table;
-  const auto values = readAll(a.sources, scope, placesOf(layer, a.places), layer.crs, progress);
+  const auto values = readAll(a.sources, scope, placesOf(layer, a.places), layer.crs,
+                              readingMethod(a.how, a.window), progress);
   appendTo(table, values);
   if (!temporary.empty()) {
     writeFileAtomically(temporary, toCsv(table));
     outputs.commit();
   }
   Json json{{"rows", table.rows.size()}, {"columns", table.columns}, {"outputs", names(outputs)}};
+  for (size_t c = 0; c < values.distinct.size(); ++c)
+    json["distinct_pixels"].push_back(
+        {{"column", values.columns[c]}, {"pixels", values.distinct[c]}});
   if (temporary.empty()) {
     json["values"] = table.rows;
     Table shown = layer.table;
@@ -95,8 +98,17 @@ Call readings(CLI::App& app) {
   call->add_option("PLACES", a->places, "Points: FILE, FILE:LAYER, or a CSV with x and y")
       ->required();
   a->sources.addTo(*call);
+  call->add_option("--how", a->how,
+                   "The pixel a point lies in (nearest), between the four nearest (bilinear), or "
+                   "the mean of a window around it (mean)")
+      ->check(oneOf("way to read", {"nearest", "bilinear", "mean"}))
+      ->capture_default_str();
+  call->add_option("--window", a->window, "Of a mean: pixels across, odd")->capture_default_str();
   a->output.addTo(*call, "CSV to write; without it the table is printed", false);
-  call->callback([a] { a->sources.require("readings"); });
+  call->callback([a] {
+    a->sources.require("readings");
+    argument("--window", [&] { readingMethod(a->how, a->window); });
+  });
   return {call, [a](const Progress& progress) { return runReadings(*a, progress); }};
 }
 

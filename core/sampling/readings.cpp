@@ -10,6 +10,7 @@
 #include "base/error.h"
 #include "base/text.h"
 #include "grid/raster_file.h"
+#include "radar/decibels.h"
 #include "sampling/targets.h"
 
 namespace zp {
@@ -42,6 +43,10 @@ void readColumn(const RasterFile& file, int band, const RasterFile::Conversion& 
   }
 }
 
+void putAt(size_t first, const std::vector<double>& values, std::vector<double>& all) {
+  std::copy(values.begin(), values.end(), all.begin() + static_cast<std::ptrdiff_t>(first));
+}
+
 std::string uniqueName(const std::string& wanted, const std::vector<std::string>& taken) {
   std::string name = wanted;
   for (int n = 2; std::find(taken.begin(), taken.end(), name) != taken.end(); ++n)
@@ -70,7 +75,8 @@ std::string columnOf(const ReadingSource& source, int bands, int band,
 }
 
 Readings readAt(const std::vector<Place>& places, const std::string& crs,
-                const std::vector<ReadingSource>& sources, const Progress& progress) {
+                const std::vector<ReadingSource>& sources, const Progress& progress,
+                const ReadingMethod& how) {
   if (places.empty()) throw Error("There are no points to read at; place or choose some first.");
   Readings out;
   for (size_t s = 0; s < sources.size(); ++s) {
@@ -79,15 +85,27 @@ Readings readAt(const std::vector<Place>& places, const std::string& crs,
     if (source.band > file.bands())
       throw Error("“{}” has no band {}; it has {}.", source.file.string(), source.band,
                   file.bands());
-    const auto targets = targetsOn(file, file.grid(), places, crs);
     const int first = source.band > 0 ? source.band : 1;
     const int last = source.band > 0 ? source.band : file.bands();
+    const size_t before = out.columns.size();
     for (int b = first; b <= last; ++b) {
-      progress.check();
       out.columns.push_back(columnOf(source, file.bands(), b, out.columns));
       out.values.emplace_back(places.size(), std::numeric_limits<double>::quiet_NaN());
-      readColumn(file, b, file.conversion(b), targets, out.values.back());
     }
+    for (const auto& part : inParts(places, how)) {
+      const PixelsAround around(file.grid(), part.places, crs, how);
+      const auto targets = targetsOn(file, file.grid(), around.places(), around.crs());
+      for (int b = first; b <= last; ++b) {
+        progress.check();
+        std::vector<double> values(around.places().size(),
+                                   std::numeric_limits<double>::quiet_NaN());
+        readColumn(file, b, file.conversion(b), targets, values);
+        putAt(part.first, around.combined(values),
+              out.values[before + static_cast<size_t>(b - first)]);
+      }
+    }
+    for (size_t c = before; c < out.values.size(); ++c)
+      out.distinct.push_back(distinctPixels(file.grid(), places, crs, out.values[c]));
     progress.at(static_cast<double>(s + 1) / static_cast<double>(sources.size()));
   }
   return out;
@@ -109,13 +127,26 @@ std::vector<double> readBandFrom(const RasterFile& file, const RasterFile* mask,
 }
 }  // namespace
 
+Grid gridOfBand(const Scene& scene, size_t number) {
+  return RasterFile(scene.bands.at(number).file).grid().moved(scene.shift);
+}
+
 std::vector<double> readBandAt(const std::vector<Place>& places, const std::string& crs,
-                               const Scene& scene, size_t number) {
+                               const Scene& scene, size_t number, const ReadingMethod& how) {
   const SceneBand& band = scene.bands.at(number);
   const RasterFile file(band.file);
   std::optional<RasterFile> mask;
   if (!scene.mask.empty()) mask.emplace(scene.mask);
-  return readBandFrom(file, mask ? &*mask : nullptr, places, crs, scene, band);
+  std::vector<double> out(places.size());
+  for (const auto& part : inParts(places, how)) {
+    const PixelsAround around(file.grid().moved(scene.shift), part.places, crs, how);
+    putAt(part.first,
+          around.combined(readBandFrom(file, mask ? &*mask : nullptr, around.places(), around.crs(),
+                                       scene, band),
+                          backscatterState(scene) == ValueState::BackscatterDecibels),
+          out);
+  }
+  return out;
 }
 
 double readBandAt(Place place, const std::string& crs, const Scene& scene, size_t number,
@@ -131,6 +162,15 @@ double readAt(Place place, const std::string& crs, const std::filesystem::path& 
   std::vector<double> out(1, std::numeric_limits<double>::quiet_NaN());
   readColumn(file, band, file.conversion(band), targetsOn(file, file.grid(), {place}, crs), out);
   return out[0];
+}
+
+void add(Readings& readings, Readings more) {
+  const auto append = [](auto& to, auto& from) {
+    to.insert(to.end(), std::make_move_iterator(from.begin()), std::make_move_iterator(from.end()));
+  };
+  append(readings.columns, more.columns);
+  append(readings.values, more.values);
+  append(readings.distinct, more.distinct);
 }
 
 void appendTo(Table& table, const Readings& readings, bool forPeople) {

@@ -1,5 +1,6 @@
 // Plans of every kind, cells and zones on the Sampling desk, worked by mouse and keys.
 #include "base/text.h"
+#include "desks/sampling/sampling_desk.h"
 #include "window_fixture.h"
 
 namespace zp {
@@ -14,6 +15,7 @@ class PlansWindow : public RealWindow {
     d().stage(4);
     d().click("planRandom");
     waitPlanned("200 points");
+    EXPECT_EQ(d().find<QComboBox>("planOver")->currentText(), "Finch 18 Jul");  // the desk's
   }
   QString planned() { return d().find<QLabel>("planned")->text(); }
   QString warning() {
@@ -28,6 +30,11 @@ class PlansWindow : public RealWindow {
   }
   Layer newest() { return readLayer(s().newest(ProductKind::Points)->file.string()); }
   const Json& facts() { return s().products.back().facts; }
+  /// What the desk lays over the view.
+  size_t zonesOnView() {
+    for (auto* desk : w().findChildren<SamplingDesk*>()) return desk->shapes().size();
+    return 0;
+  }
   void drag(QPoint from, QPoint to) {
     QTest::mousePress(&w().view(), Qt::LeftButton, {}, from);
     QTest::mouseMove(&w().view(), (from + to) / 2);
@@ -195,6 +202,8 @@ TEST_F(PlansWindow, CellsAreLaidMadeAndSummarised) {
 TEST_F(PlansWindow, CompartmentsThroughTheRadarSeason) {
   d().click("pageReadings");
   choose("readPlaces", "zones of Compartments");
+  d().until([&] { return !d().find("primary")->text().isEmpty() && zonesOnView() > 50; },
+            "the compartments on the view");
   auto* layers = d().find<QListWidget>("readLayers");
   int dates = 0;
   for (int i = 0; i < layers->count(); ++i)
@@ -217,6 +226,25 @@ TEST_F(PlansWindow, CompartmentsThroughTheRadarSeason) {
   for (const char* off : {"stat-mean", "stat-count"}) d().click(off);
   d().click("primary");
   d().until([&] { return said().contains("no classes"); }, "the sentence");
+}
+
+TEST_F(PlansWindow, ReadingsOfTheMeanAroundAndOfSharedPixels) {
+  d().click("planSystematic");
+  d().press("planSpacing", "600");
+  d().until([&] { return planned().contains("600 m"); }, "the lattice");
+  d().make("primary", "the lattice");
+  d().click("pageReadings");
+  auto* layers = d().find<QListWidget>("readLayers");
+  for (int i = 0; i < layers->count(); ++i)
+    layers->item(i)->setCheckState(layers->item(i)->text().startsWith("Kite") ? Qt::Checked
+                                                                              : Qt::Unchecked);
+  choose("readHow", "the mean around it");
+  d().find<QSpinBox>("readWindow")->setValue(5);
+  d().make("primary", "the readings");
+  const Json& step = s().products.back().step;
+  EXPECT_EQ(step["how"], "mean");
+  EXPECT_EQ(step["window"], 5);
+  EXPECT_TRUE(facts()["distinct_pixels"].is_object());
 }
 
 /// A map and a labelling of points that are no random sample.
@@ -285,7 +313,6 @@ TEST_F(StratifiedWindow, SharesByAreaClassesLeftOutAndNumbersGiven) {
   d().click("splitGiven");
   auto* table = classes();
   const QRect cell = table->visualItemRect(table->item(2, 2));
-  QTest::mouseClick(table->viewport(), Qt::LeftButton, {}, cell.center());
   QTest::mouseDClick(table->viewport(), Qt::LeftButton, {}, cell.center());
   auto* editor = table->viewport()->findChild<QLineEdit*>();
   ASSERT_NE(editor, nullptr);

@@ -78,6 +78,21 @@ TEST_F(ZpatchPoints, AreToppedUp) {
   EXPECT_EQ(points("--plan stratified --per-class 8 --top-up map.tif"), 1);
 }
 
+TEST_F(ZpatchPoints, ReadingsBetweenPixelsAndAroundThem) {
+  std::vector<float> rising(grid_.pixels());
+  for (size_t i = 0; i < rising.size(); ++i) rising[i] = static_cast<float>(i % 30);
+  writeFloats(folder_ / "r.tif", grid_, {rising});
+  std::ofstream(folder_ / "p.csv") << "id,x,y\n1,500052,4999957\n2,500053,4999956\n";
+  ASSERT_EQ(run("readings p.csv --from r.tif --how bilinear --json"), 0) << err();
+  const Json between = json();
+  EXPECT_NEAR(std::stod(between["values"][0][3].get<std::string>()), 4.7, 1e-5);
+  EXPECT_EQ(between["distinct_pixels"][0]["pixels"], 1);
+  ASSERT_EQ(run("readings p.csv --from r.tif --how mean --window 5 --json"), 0) << err();
+  EXPECT_EQ(json()["values"][0][3], "5");
+  EXPECT_EQ(run("readings p.csv --from r.tif --how mean --window 4"), 2);
+  EXPECT_EQ(run("readings p.csv --from r.tif --how cubic"), 2);
+}
+
 TEST_F(ZpatchPoints, WrongCalls) {
   const std::pair<const char*, const char*> wrong[] = {
       {"--plan systematic", "--spacing, or --across and --down"},

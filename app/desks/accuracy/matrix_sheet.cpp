@@ -241,9 +241,11 @@ void MatrixSheet::tellLimits(bool weighted) {
   for (size_t i = 0; i < matrix_->codes.size(); ++i)
     if (matrix_->rowTotal(i) < kFewPoints) small << q(matrix_->names[i]);
   if (!small.isEmpty())
-    told +=
-        txt("Fewer than 15 points are mapped as %1: read those intervals before the percentages.")
-            .arg(small.join(", "));
+    told += (book_.withoutInterval().empty()
+                 ? txt("Fewer than 15 points are mapped as %1: read those intervals before the "
+                       "percentages.")
+                 : txt("Fewer than 15 points are mapped as %1: those percentages say little."))
+                .arg(small.join(", "));
   counts_->setText(told.isEmpty() ? txt("Every class has at least 15 points on the map.") : told);
 }
 

@@ -96,9 +96,9 @@ void PlanArea::fillOver() {
   // Points over a scene follow the scene the desk works on.
   const auto* current = bench_.currentScene();
   const QString here = current == nullptr ? QString() : q(current->id);
-  if (here == scene_) return;
+  const bool chosen = over_->findData(before) >= 0 && here == scene_;
   scene_ = here;
-  if (s.scene(over()) != nullptr) chooseAgain(*over_, here);
+  if (!chosen && s.scene(over()) != nullptr) chooseAgain(*over_, here);
 }
 
 const Product* PlanArea::map() const {

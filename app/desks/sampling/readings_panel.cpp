@@ -46,6 +46,22 @@ void ReadingsPanel::buildChoices() {
   box()->addWidget(layers_);
   box()->addWidget(wrapping({withFeatures_}));
   box()->addWidget(features_);
+  how_ = new QComboBox;
+  how_->setObjectName("readHow");
+  how_->addItem(txt("the pixel it lies in"), "nearest");
+  how_->addItem(txt("between four pixels"), "bilinear");
+  how_->addItem(txt("the mean around it"), "mean");
+  how_->setToolTip(txt("Of class maps always the pixel it lies in"));
+  window_ = new QSpinBox;
+  window_->setObjectName("readWindow");
+  window_->setRange(3, 99);
+  window_->setSingleStep(2);
+  window_->setSuffix(txt(" pixels"));
+  window_->setAccessibleName(txt("Width of the window"));
+  window_->hide();
+  box()->addWidget(howRow_ = fieldRow(txt("A point gets"), {how_, window_}));
+  connect(how_, &QComboBox::activated, this,
+          [this] { window_->setVisible(how_->currentData() == "mean"); });
   connect(places_, &QComboBox::activated, this, [this] {
     refresh();
     showPlaces();
@@ -133,6 +149,7 @@ void ReadingsPanel::refresh() {
   fillLayers();
   if (withFeatures_->isChecked()) features_->refresh();
   zones_->setVisible(places_->count() > 0 && !atPoints());
+  howRow_->setVisible(atPoints());
   fillTable();
   if (isVisible()) showPlaces();
   Q_EMIT changed();
@@ -161,31 +178,34 @@ bool ReadingsPanel::atPoints() const {
   return p != nullptr && p->kind == ProductKind::Points;
 }
 
-/// What is read stands on the view; outlines do so already.
+/// What is read stands on the view; an outline that is shown does so already.
 void ReadingsPanel::showPlaces() {
   const QString id = places_->currentData().toString();
   const auto* p = bench_.study().product(id.toStdString());
-  const QString key = p == nullptr ? QString() : id + "/" + QString::number(p->revision);
+  std::string layer = p == nullptr ? "" : p->file.string();
+  QColor colour(255, 255, 255, 150);
+  for (const auto& o : bench_.study().outlines)
+    if (q(o.id) == id && !o.shown) layer = o.layer, colour = toQt(o.colour);
+  const QString key = q(layer) + "/" + QString::number(p == nullptr ? 0 : p->revision);
   if (key == seen_) return;
   seen_ = key;
   shapes_.clear();
   points_.clear();
   Q_EMIT overlayChanged();
-  if (p == nullptr) return job_.stop();
-  job_.ask(
-      [file = p->file.string(), crs = view_.crs()](const Progress&) { return drawn(file, crs); },
-      [this](const Drawn& places) {
-        for (const auto& shape : places.polygons) {
-          ViewShape cell;
-          cell.shape = shape;
-          cell.colour = QColor(255, 255, 255, 150);
-          cell.width = 1;
-          shapes_.push_back(std::move(cell));
-        }
-        for (const auto& at : places.points) points_.push_back({at, Qt::white, {}, false});
-        Q_EMIT overlayChanged();
-      },
-      [this](const QString& sentence) { Q_EMIT trouble(sentence); });
+  if (layer.empty()) return job_.stop();
+  job_.ask([layer, crs = view_.crs()](const Progress&) { return drawn(layer, crs); },
+           [this, colour](const Drawn& places) {
+             for (const auto& shape : places.polygons) {
+               ViewShape cell;
+               cell.shape = shape;
+               cell.colour = colour;
+               cell.width = 1;
+               shapes_.push_back(std::move(cell));
+             }
+             for (const auto& at : places.points) points_.push_back({at, Qt::white, {}, false});
+             Q_EMIT overlayChanged();
+           },
+           [this](const QString& sentence) { Q_EMIT trouble(sentence); });
 }
 
 /// Ticks stay; a product that is new here starts ticked, a scene without.
@@ -241,6 +261,8 @@ Json ReadingsPanel::step() const {
   if (withFeatures_->isChecked()) j.update(features_->step());
   if (atPoints()) {
     j["points"] = places;
+    if (how_->currentIndex() > 0) j["how"] = how_->currentData().toString().toStdString();
+    if (how_->currentData() == "mean") j["window"] = window_->value() | 1;  // an odd one
     j["name"] = txt("Readings at %1").arg(places_->currentText()).toStdString();
     return j;
   }
@@ -270,11 +292,23 @@ QString ReadingsPanel::emptyZones(const Product& table) const {
   return all.join(" ");
 }
 
+/// Layers of which several places read the same pixel: those are no facts of their own.
+QString ReadingsPanel::sharedPixels(const Product& table) const {
+  QStringList all;
+  const Json distinct = table.facts.value("distinct_pixels", Json::object());
+  const size_t rows = table.facts.value("rows", size_t{0});
+  for (const auto& [column, pixels] : distinct.items())
+    if (pixels.is_number_unsigned() && pixels.get<size_t>() < rows && all.size() < 3)
+      all << txt("%1 readings of %2 come from %3 different pixels.")
+                 .arg(grouped(rows), q(column), grouped(pixels.get<size_t>()));
+  return all.join(" ");
+}
+
 void ReadingsPanel::fillTable() {
   const auto* p = bench_.study().newest(ProductKind::Table);
   for (QWidget* w : std::initializer_list<QWidget*>{table_, title_, export_, separator_})
     w->setVisible(p != nullptr);
-  const QString empty = p == nullptr ? QString() : emptyZones(*p);
+  const QString empty = p == nullptr ? QString() : emptyZones(*p) + sharedPixels(*p);
   empty_->setText(empty);
   empty_->setVisible(!empty.isEmpty());
   if (p == nullptr) return;

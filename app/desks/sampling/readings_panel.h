@@ -36,10 +36,13 @@ class ReadingsPanel : public Panel {
   QStringList ticked() const { return tickedIn(*layers_); }
   Json statistics() const;
   QString emptyZones(const Product& table) const;
+  QString sharedPixels(const Product& table) const;
 
   MapView& view_;
   Latest job_;
-  QComboBox *places_, *pixels_, *rows_, *separator_;
+  QComboBox *places_, *how_, *pixels_, *rows_, *separator_;
+  QSpinBox* window_;
+  QWidget* howRow_;
   QListWidget* layers_;
   QPushButton *withFeatures_, *export_;
   FeaturesPanel* features_;

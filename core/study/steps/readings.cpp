@@ -9,51 +9,70 @@
 namespace zp {
 namespace {
 
-/// Scenes give a column a band, with their own conversion; products one.
+bool isOfClasses(const Product& p) {
+  return p.kind == ProductKind::ClassMap || p.kind == ProductKind::Clusters;
+}
+
+/// Scenes give a column a band, with their own conversion; products one. Between classes there is
+/// no mean: the pixel that a place lies in gives its own.
 Readings readLayers(StepRun& r, const std::vector<std::string>& from,
                     const std::vector<Place>& places, const std::string& crs,
-                    const Progress& progress) {
+                    const ReadingMethod& how, const Progress& progress) {
   Readings readings;
   for (size_t i = 0; i < from.size(); ++i) {
     if (r.study().scene(from[i]) != nullptr) {
       const Scene& s = r.sceneOf(from[i]);
       for (size_t b = 0; b < s.bands.size(); ++b) {
         readings.columns.push_back(s.name + " " + s.bands[b].name);
-        readings.values.push_back(readBandAt(places, crs, s, b));
+        readings.values.push_back(readBandAt(places, crs, s, b, how));
+        readings.distinct.push_back(
+            distinctPixels(gridOfBand(s, b), places, crs, readings.values.back()));
       }
     } else {
       const auto& p = r.sourceOf(from[i]);
-      auto part = readAt(places, crs, {{p.file, 1, p.name}});
-      readings.columns.push_back(p.name);
-      readings.values.push_back(std::move(part.values[0]));
+      add(readings, readAt(places, crs, {{p.file, 1, p.name}}, Progress(),
+                           isOfClasses(p) ? ReadingMethod() : how));
+      readings.columns.back() = p.name;
     }
     progress.at(static_cast<double>(i + 1) / static_cast<double>(from.size()));
   }
   return readings;
 }
 
-Product runReadings(StepRun& r) {
+Readings readAll(StepRun& r, const std::vector<Place>& places, const std::string& crs) {
   const auto from = r.step().value("from", std::vector<std::string>()),
              lines = r.step().value("features", std::vector<std::string>());
   if (from.empty() && lines.empty()) throw Error("Nothing is chosen to read; choose one or more.");
   if (!lines.empty() && !r.step().contains("scene"))
     throw Error("Say whose features are read; this step names no scene.");
+  const auto how = readingMethod(r.step().value("how", "nearest"), r.step().value("window", 3));
+  const double half = lines.empty() ? 1 : from.empty() ? 0 : 0.5;
+  Readings all;
+  if (!from.empty()) all = readLayers(r, from, places, crs, how, r.progress().part(0, half));
+  if (!lines.empty())
+    add(all, readFeaturesAt(places, crs, r.scope(), lines, r.progress().part(half, 1), how));
+  return all;
+}
+
+Product runReadings(StepRun& r) {
   const Layer layer = readLayer(r.source("points").file.string());
   const auto places = placesOf(layer);
   Table table = layer.table;
-  const double half = lines.empty() ? 1 : from.empty() ? 0 : 0.5;
-  if (!from.empty())
-    appendTo(table, readLayers(r, from, places, layer.crs, r.progress().part(0, half)));
-  if (!lines.empty())
-    appendTo(table,
-             readFeaturesAt(places, layer.crs, r.scope(), lines, r.progress().part(half, 1)));
+  const Readings readings = readAll(r, places, layer.crs);
+  const size_t own = table.columns.size();
+  appendTo(table, readings);
+  Json distinct = Json::object();
+  for (size_t c = 0; c < readings.distinct.size(); ++c)
+    distinct[table.columns[own + c]] = readings.distinct[c];
   table.columns.insert(table.columns.begin() + 1, {"x", "y"});
   for (size_t i = 0; i < table.rows.size(); ++i)
     table.rows[i].insert(table.rows[i].begin() + 1, {shortest(places[i].x), shortest(places[i].y)});
   r.begin(ProductKind::Table, ".csv");
   writeFileAtomically(r.temporary, toCsv(table));
-  r.product.facts = {
-      {"rows", table.rows.size()}, {"columns", table.columns}, {"system", crsName(layer.crs)}};
+  r.product.facts = {{"rows", table.rows.size()},
+                     {"columns", table.columns},
+                     {"distinct_pixels", distinct},
+                     {"system", crsName(layer.crs)}};
   return r.finish();
 }
 
@@ -68,7 +87,14 @@ extern const StepKind readings{
       "Scenes, with all their bands, and products that are read there"},
      {"features", Holds::Texts, false, "And features, such as index(ndvi)"},
      {"scene", Holds::Scene, false, "Whose features need no name, and on whose grid they are read"},
-     {"with", Holds::Named, false, "Other scenes and products that the features name"}},
+     {"with", Holds::Named, false, "Other scenes and products that the features name"},
+     {"how",
+      Holds::Text,
+      false,
+      "The pixel a place lies in, between the four nearest, or the mean of a window; of class maps "
+      "always the first",
+      {"nearest", "bilinear", "mean"}},
+     {"window", Holds::Whole, false, "Of a mean: pixels across, odd"}},
     &runReadings};
 }
 }  // namespace zp
