@@ -57,7 +57,10 @@ std::string checksumOf(const Product& p, const std::string& folder) {
   } else if (ending == ".gpkg") {
     const Layer layer = readLayer(p.file.string());
     sum.add(toCsv(layer.table));
-    for (const auto& s : layer.shapes) sum.add(s.points.data(), s.points.size() * sizeof(Place));
+    for (const auto& s : layer.shapes) {
+      sum.add(s.points.data(), s.points.size() * sizeof(Place));
+      for (const auto& ring : s.rings) sum.add(ring.data(), ring.size() * sizeof(Place));
+    }
   } else {
     sum.add(testing::textOf(p.file));
   }
