@@ -60,7 +60,9 @@ PlannedPoints placeSystematic(const PlanArea& area, const SamplingPlan& plan,
   for (const auto& p : before) out.points.push_back({p});
   auto places = systematicPlaces(area.ground, plan, *area.bounds, before, progress);
   if (places.empty())
-    throw Error("No point of so wide a lattice falls on a valid pixel; give a smaller spacing.");
+    throw Error(
+        "No point of so wide a lattice falls on a valid pixel; give a smaller spacing, or choose "
+        "another raster or area.");
   // Row by row nobody would label them without knowing where they are.
   std::vector<std::pair<uint64_t, size_t>> order;
   for (size_t i = 0; i < places.size(); ++i) order.push_back({mix(mix(plan.seed, 3), i), i});
