@@ -232,7 +232,26 @@ TEST_F(LanguageWindow, NoWordOnTheWayToTheMatrixIsMissedOrCut) {
   }
   d().click("trainedMap");
   makePlaces();
+  for (const char* plan : {"planSystematic", "planInBlocks", "planByHand", "planRandom"}) {
+    d().click(plan);
+    if (QString(plan) == "planSystematic") d().click("planMore");
+    lookAround(plan);
+  }
+  d().click("planStratified");
+  d().click("splitGiven");
+  lookAround("points by number");
+  for (const char* form : {"cellHexagons", "cellPixels"}) {
+    d().click("pageCells");
+    d().click(form);
+    lookAround(form);
+  }
   d().click("pageReadings");
+  auto* places = d().find<QComboBox>("readPlaces");
+  places->setCurrentIndex(places->count() - 1);
+  Q_EMIT places->activated(places->count() - 1);
+  lookAround("zones");
+  places->setCurrentIndex(0);
+  Q_EMIT places->activated(0);
   d().make("primary", "the readings");
   lookAround("readings");
   d().stage(5);

@@ -48,7 +48,7 @@ void CellsPanel::buildFields() {
   over_->setObjectName("cellsOver");
   inside_ = new LongChoice;
   inside_->setObjectName("cellsInside");
-  by_ = new QComboBox;
+  by_ = new LongChoice;
   by_->setObjectName("cellsBy");
   by_->addItems({txt("a side of"), txt("about so many")});
   size_ = new QDoubleSpinBox;
@@ -60,7 +60,7 @@ void CellsPanel::buildFields() {
   count_->setRange(1, static_cast<int>(kMostCells));
   count_->setValue(300);
   unit_ = secondLabel("");
-  what_ = new QComboBox;
+  what_ = new LongChoice;
   what_->setObjectName("cellsWhat");
   what_->addItem(txt("the cells"), "cells");
   what_->addItem(txt("points in their centres"), "centres");

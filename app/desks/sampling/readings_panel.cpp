@@ -46,7 +46,7 @@ void ReadingsPanel::buildChoices() {
   box()->addWidget(layers_);
   box()->addWidget(wrapping({withFeatures_}));
   box()->addWidget(features_);
-  how_ = new QComboBox;
+  how_ = new LongChoice;
   how_->setObjectName("readHow");
   how_->addItem(txt("the pixel it lies in"), "nearest");
   how_->addItem(txt("between four pixels"), "bilinear");
@@ -97,11 +97,11 @@ void ReadingsPanel::buildStatistics() {
   }
   statistics_[9]->setToolTip(txt("Of each class, in class maps"));
   statistics_[10]->setToolTip(txt("The most frequent class, in class maps"));
-  pixels_ = new QComboBox;
+  pixels_ = new LongChoice;
   pixels_->setObjectName("zonePixels");
   pixels_->addItem(txt("whose centre lies inside"), "centres");
   pixels_->addItem(txt("by the share that lies inside"), "by-area");
-  rows_ = new QComboBox;
+  rows_ = new LongChoice;
   rows_->setObjectName("zoneRows");
   rows_->addItem(txt("a row a zone"), "zones");
   rows_->addItem(txt("a row a zone and date"), "zones-and-dates");
