@@ -32,6 +32,10 @@ void HandPoints::leave() {
   if (put_->isChecked()) view_.setTool(MapView::Tool::Look);
 }
 
+void HandPoints::start() {
+  view_.setTool(MapView::Tool::Pick);
+}
+
 void HandPoints::refresh() {
   const bool any = count() > 0;
   last_->setVisible(any);

@@ -11,6 +11,9 @@ class HandPoints : public QWidget {
   HandPoints(Workbench& bench, MapView& view);
   void refresh();
   void leave();
+  /// From now on clicks in the view put points down.
+  void start();
+  bool putting() const { return put_->isChecked(); }
   /// In a system; those that have no counterpart there are left out.
   std::vector<Place> places(const std::string& crs) const;
   size_t count() const { return kept().size(); }

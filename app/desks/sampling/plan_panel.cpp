@@ -187,6 +187,7 @@ void PlanPanel::planChosen() {
   sizes_->setPlan(plans_->checkedButton()->property("plan").toString());
   if (topUp_->currentIndex() > 0) topUp_->setCurrentIndex(0);
   refresh();
+  if (byHand()) hand_->start();
 }
 
 void PlanPanel::later() {
@@ -199,7 +200,8 @@ void PlanPanel::place() {
   if (area_->none() || area_->boxMissing() || !isVisible()) return;
   if (const QString why = sizes_->missing(); !why.isEmpty()) return showNone(why);
   if (byHand() && hand_->count() == 0)
-    return showNone(txt("Press “Put points down”, then click in the view."));
+    return showNone(hand_->putting() ? txt("Click in the view to put a point down.")
+                                     : txt("Press “Put points down”, then click in the view."));
   planned_->setText(txt("Placing…"));
   job_.ask([study = bench_.study(), step = step()](
                const Progress& progress) { return plannedPoints(study, step, progress); },
