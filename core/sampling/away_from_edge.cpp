@@ -12,7 +12,7 @@
 namespace zp {
 namespace {
 
-constexpr int kMostPixels = 10'000;
+constexpr int kMostPixels = 1000;
 
 /// Columns that a pixel's ground must reach to each side, in its own row and those below and above
 /// it; −1 where none need be looked at.

@@ -249,8 +249,31 @@ TEST_F(PlansWindow, ReadingsOfTheMeanAroundAndOfSharedPixels) {
   EXPECT_TRUE(facts()["distinct_pixels"].is_object());
 }
 
-/// A map and a labelling of points that are no random sample.
-TEST_F(PlansWindow, PointsByHandGetNoInterval) {
+/// Labels all points of a map that were made, and opens the matrix.
+class UnchosenPoints : public PlansWindow {
+ protected:
+  void labelAll() {
+    startLabelling();
+    const size_t n = w().book().labelling().points().size();
+    for (size_t i = 0; i < n; ++i) QTest::keyClick(&w().labelling(), Qt::Key_1);
+    d().click("closeLabelling");
+    d().until([&] { return w().matrix().isVisible(); }, "the matrix");
+  }
+  void expectNoInterval(const QString& because) {
+    EXPECT_FALSE(d().find<QLabel>("overall")->text().contains("±"));
+    EXPECT_FALSE(d().find<QLabel>("kappa")->text().contains("interval"));
+    bool told = false;
+    for (auto* l : w().matrix().findChildren<QLabel*>())
+      told = told || (l->isVisible() && l->text().contains(because));
+    EXPECT_TRUE(told) << because.toStdString();
+    EXPECT_FALSE(w().trail().stations()[5].figure.contains("±"));
+    w().matrix().writeCsv(q((folder_ / "m.csv").string()));
+    const Table csv = readTable((folder_ / "m.csv").string());
+    for (const auto& row : csv.rows) EXPECT_EQ(row[csv.column("low (95 %)")], "");
+  }
+};
+
+TEST_F(UnchosenPoints, ByHandGetNoInterval) {
   makeMap();
   d().stage(4);
   d().click("planByHand");
@@ -258,21 +281,21 @@ TEST_F(PlansWindow, PointsByHandGetNoInterval) {
     QTest::mouseClick(&w().view(), Qt::LeftButton, {}, QPoint(180 + 60 * i, 330));
   d().until([&] { return planned().startsWith("4 points"); }, "the plan");
   d().make("primary", "the points");
-  startLabelling();
-  for (int i = 0; i < 4; ++i) QTest::keyClick(&w().labelling(), Qt::Key_1);
-  d().click("closeLabelling");
-  d().until([&] { return w().matrix().isVisible(); }, "the matrix");
-  EXPECT_FALSE(d().find<QLabel>("overall")->text().contains("±"));
-  EXPECT_FALSE(d().find<QLabel>("kappa")->text().contains("interval"));
-  bool told = false;
-  for (auto* l : w().matrix().findChildren<QLabel*>())
-    told = told || (l->isVisible() && l->text().contains("no random sample"));
-  EXPECT_TRUE(told);
-  EXPECT_FALSE(w().trail().stations()[5].figure.contains("±"));
+  labelAll();
+  expectNoInterval("no random sample");
   look("matrix-by-hand");
-  w().matrix().writeCsv(q((folder_ / "m.csv").string()));
-  const Table csv = readTable((folder_ / "m.csv").string());
-  for (const auto& row : csv.rows) EXPECT_EQ(row[csv.column("low (95 %)")], "");
+}
+
+TEST_F(UnchosenPoints, NeitherDoCentresOfCells) {
+  makeMap();
+  d().stage(4);
+  d().click("pageCells");
+  d().press("cellsSize", "3000");
+  choose("cellsWhat", "points in their centres");
+  d().until([&] { return d().find("primary")->text().contains(" points"); }, "the cells");
+  d().make("primary", "the points");
+  labelAll();
+  expectNoInterval("no chance chose");
 }
 
 class StratifiedWindow : public PlansWindow {

@@ -107,7 +107,9 @@ bool LabelBook::drawnPerClass() const {
 
 std::string LabelBook::withoutInterval() const {
   const Product* points = this->points();
-  const std::string plan = points == nullptr ? "" : points->step.value("plan", "");
+  if (points == nullptr) return "";
+  if (points->step.value("do", "") == "cells") return "cells";
+  const std::string plan = points->step.value("plan", "");
   return plan == "by-hand" || plan == "blocks" ? plan : "";
 }
 

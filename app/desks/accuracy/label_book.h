@@ -27,8 +27,9 @@ class LabelBook : public QObject {
   bool drawnPerClass() const;
   /// Weighted by mapped area, when the points were drawn per class of this very map.
   std::optional<StratifiedEstimate> weighted(const ConfusionMatrix& m) const;
-  /// How the points were placed, where that gives an accuracy no interval: "by-hand", or "blocks",
-  /// which an interval of single points would make too narrow; else "".
+  /// How the points were placed, where that gives an accuracy no interval: "by-hand"; "cells" for
+  /// their centres, which no chance chose; "blocks", for which an interval of single points would
+  /// be too narrow; else "".
   std::string withoutInterval() const;
   /// The accuracy to tell first: weighted where that can be.
   std::optional<Estimate> overall() const;

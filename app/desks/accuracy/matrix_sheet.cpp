@@ -218,6 +218,9 @@ void MatrixSheet::tellWithoutInterval(const std::string& plan) {
       plan == "by-hand"
           ? txt("of the points are right. They were put down by hand and are no random sample, so "
                 "this is no accuracy of the whole map, and it has no interval.")
+      : plan == "cells"
+          ? txt("of the points are right. They are the centres of cells, which no chance chose, so "
+                "this accuracy has no interval.")
           : txt("overall accuracy. The points lie in blocks and are more alike than single ones, "
                 "so "
                 "an interval as for single points would be too narrow; none is told."));
