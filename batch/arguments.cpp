@@ -178,11 +178,7 @@ std::optional<Layer> insideFrom(const std::string& outline, const std::string& c
 }
 
 Formula formulaFrom(const std::string& text, const std::vector<std::string>& known) {
-  try {
-    return parseFormula(text, known);
-  } catch (const FormulaError& e) {
-    throw Error("{} (at character {} of the formula)", e.what(), e.at + 1);
-  }
+  return withPlace([&] { return parseFormula(text, known); });
 }
 
 }  // namespace zp

@@ -65,6 +65,16 @@ std::map<std::string, std::string> pairsFrom(const char* option, const std::stri
 /// Polygons to cut to, in a system; nothing for an empty name.
 std::optional<Layer> insideFrom(const std::string& outline, const std::string& crs);
 
+/// Says at which character of a formula it is wrong.
+template <class Work>
+auto withPlace(Work work) {
+  try {
+    return work();
+  } catch (const FormulaError& e) {
+    throw Error("{} (at character {} of the formula)", e.what(), e.at + 1);
+  }
+}
+
 /// A formula; the Error says at which character it is wrong.
 Formula formulaFrom(const std::string& text, const std::vector<std::string>& known);
 

@@ -12,6 +12,7 @@ Call cells(CLI::App& app);
 Call readings(CLI::App& app);
 Call zones(CLI::App& app);
 Call join(CLI::App& app);
+Call table(CLI::App& app);
 Call matrix(CLI::App& app);
 Call signatures(CLI::App& app);
 Call map(CLI::App& app);
@@ -31,14 +32,30 @@ Call record(CLI::App& app);
 // In the order of the help.
 std::vector<Call> addCalls(CLI::App& app) {
   std::vector<Call> all;
-  for (auto* add : {&calls::look,     &calls::index,         &calls::threshold,
-                    &calls::areas,    &calls::points,        &calls::cells,
-                    &calls::readings, &calls::zones,         &calls::join,
-                    &calls::matrix,   &calls::signatures,    &calls::map,
-                    &calls::cluster,  &calls::nameClusters,  &calls::segments,
-                    &calls::tidy,     &calls::listOfMethods, &calls::listOfFeatures,
-                    &calls::import,   &calls::composite,     &calls::change,
-                    &calls::run,      &calls::record})
+  for (auto* add : {&calls::look,
+                    &calls::index,
+                    &calls::threshold,
+                    &calls::areas,
+                    &calls::points,
+                    &calls::cells,
+                    &calls::readings,
+                    &calls::zones,
+                    &calls::join,
+                    &calls::table,
+                    &calls::matrix,
+                    &calls::signatures,
+                    &calls::map,
+                    &calls::cluster,
+                    &calls::nameClusters,
+                    &calls::segments,
+                    &calls::tidy,
+                    &calls::listOfMethods,
+                    &calls::listOfFeatures,
+                    &calls::import,
+                    &calls::composite,
+                    &calls::change,
+                    &calls::run,
+                    &calls::record})
     all.push_back(add(app));
   return all;
 }

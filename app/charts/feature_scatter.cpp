@@ -5,51 +5,9 @@
 
 namespace zp {
 
-FeatureScatter::FeatureScatter(QWidget* parent) : Chart(parent) {
+FeatureScatter::FeatureScatter(QWidget* parent) : BrushedChart(parent) {
   setObjectName("featureScatter");
   setAccessibleName(txt("Training pixels in two features"));
-  setSelectionRectMode(QCP::srmCustom);
-  selectionRect()->setPen(QPen(tokens().accent, 1));
-  QColor fill = tokens().accent;
-  fill.setAlpha(40);
-  selectionRect()->setBrush(fill);
-  connect(selectionRect(), &QCPSelectionRect::accepted, this, [this](const QRect& drawn) {
-    QRectF values;
-    if (drawn.width() > 3 && drawn.height() > 3)
-      values =
-          QRectF(QPointF(xAxis->pixelToCoord(drawn.left()), yAxis->pixelToCoord(drawn.bottom())),
-                 QPointF(xAxis->pixelToCoord(drawn.right()), yAxis->pixelToCoord(drawn.top())));
-    mark(values);
-    Q_EMIT brushed(values);
-  });
-}
-
-void FeatureScatter::mousePressEvent(QMouseEvent* e) {
-  pressed_ = e->position().toPoint();
-  Chart::mousePressEvent(e);
-}
-
-/// A mere click takes back what was chosen.
-void FeatureScatter::mouseReleaseEvent(QMouseEvent* e) {
-  Chart::mouseReleaseEvent(e);
-  if (mark_ == nullptr || (e->position().toPoint() - pressed_).manhattanLength() > 3) return;
-  mark({});
-  Q_EMIT brushed({});
-}
-
-QPoint FeatureScatter::pointOf(double x, double y) const {
-  return {static_cast<int>(xAxis->coordToPixel(x)), static_cast<int>(yAxis->coordToPixel(y))};
-}
-
-void FeatureScatter::mark(const QRectF& values) {
-  if (mark_ != nullptr) removeItem(std::exchange(mark_, nullptr));
-  if (!values.isEmpty()) {
-    mark_ = new QCPItemRect(this);
-    mark_->setPen(QPen(tokens().accent, 1.4));
-    mark_->topLeft->setCoords(values.left(), values.bottom());
-    mark_->bottomRight->setCoords(values.right(), values.top());
-  }
-  replot();
 }
 
 /// Of a class with more, evenly many are drawn.

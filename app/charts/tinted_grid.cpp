@@ -5,7 +5,7 @@
 namespace zp {
 namespace {
 
-constexpr int kNarrowest = 62, kWidestName = 112, kHead = 18, kWidest = 60, kTallest = 26;
+constexpr int kNarrowCell = 62, kWidestName = 112, kHead = 18, kWideCell = 60, kTallCell = 26;
 
 }  // namespace
 
@@ -18,7 +18,7 @@ void TintedGrid::show(const QStringList& names, const Eigen::MatrixXd& values,
                       const Eigen::MatrixXd& full, int decimals) {
   names_ = names;
   const QFontMetrics font(textFont(8.5));
-  before_ = kNarrowest;
+  before_ = kNarrowCell;
   for (const auto& name : names)
     before_ = std::clamp(font.horizontalAdvance(name) + 8, before_, kWidestName);
   values_ = values;
@@ -29,8 +29,8 @@ void TintedGrid::show(const QStringList& names, const Eigen::MatrixXd& values,
 
 QRect TintedGrid::cell(int row, int column) const {
   const int n = std::max(1, static_cast<int>(names_.size()));
-  const int wide = std::clamp((width() - before_) / n, 3, kWidest),
-            high = std::clamp((height() - kHead) / n, 3, kTallest);
+  const int wide = std::clamp((width() - before_) / n, 3, kWideCell),
+            high = std::clamp((height() - kHead) / n, 3, kTallCell);
   return {before_ + column * wide, kHead + row * high, wide - 1, high - 1};
 }
 

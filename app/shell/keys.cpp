@@ -63,6 +63,12 @@ const std::vector<Key> kMatrix{{words("arrow keys"), words("choose a cell")},
                                {words("Esc"), words("to the view")}};
 const std::vector<Key> kSignatures{{words("↑ ↓"), words("another class")},
                                    {words("Esc"), words("back to training")}};
+const std::vector<Key> kTable{
+    {words("click on a column's head"), words("order the rows; right click changes the column")},
+    {words("Ctrl C"), words("copy the chosen rows, or all")},
+    {words("Ctrl A, Esc"), words("choose all rows, none")},
+    {words("drag in the chart"), words("choose the rows of what lies there")},
+    {words("click in the picture"), words("choose the rows of that place")}};
 
 QString block(const QString& title, const std::vector<Key>& keys) {
   QString html = QString("<b>%1</b><table cellspacing=0 cellpadding=1>").arg(title);
@@ -96,6 +102,8 @@ QString keysOf(Whereabouts place) {
       return block(txt("Signatures"), kSignatures) + "<br>" + block(txt("Everywhere"), kAlways);
     case Whereabouts::Matrix:
       return block(txt("Matrix"), kMatrix) + "<br>" + block(txt("Everywhere"), kAlways);
+    case Whereabouts::Table:
+      return block(txt("Table"), kTable) + "<br>" + block(txt("Everywhere"), kAlways);
     default:
       break;
   }

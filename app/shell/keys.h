@@ -14,7 +14,8 @@ enum class Whereabouts {
   Naming,
   Signatures,
   Labelling,
-  Matrix
+  Matrix,
+  Table
 };
 
 /// The keys that work at a place, as rich text.

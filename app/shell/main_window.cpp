@@ -73,6 +73,7 @@ void MainWindow::buildDesks() {
   matrix_ = new MatrixSheet(bench_, book_);
   naming_ = new NamingSheet(bench_);
   signatures_ = new SignatureSheet(bench_, [this] { return mappingDesk_->features(); });
+  table_ = new TableSheet(bench_);
   desks_ = new QStackedWidget;
   desks_->setFixedWidth(kDeskWidth);
   for (auto* d : desk_) {
@@ -120,6 +121,7 @@ void MainWindow::buildMiddle() {
   pages_->addWidget(matrix_);
   pages_->addWidget(naming_);
   pages_->addWidget(signatures_);
+  pages_->addWidget(table_);
   auto* whole = new QWidget;
   auto* layout = tight<QVBoxLayout>(whole);
   layout->addWidget(trail_);
@@ -171,8 +173,10 @@ void MainWindow::connectBench() {
     showFront(id);
   });
   connect(&bench_, &Workbench::trouble, this, &MainWindow::trouble);
-  connect(&bench_, &Workbench::notice, this,
-          [this](const QString& s) { noticeBar_->tell(s, false); });
+  connect(&bench_, &Workbench::notice, this, [this](const QString& s) {
+    if (pages_->currentIndex() == kTable) return table_->say(s, false);
+    noticeBar_->tell(s, false);
+  });
   connect(&bench_.jobs(), &JobRunner::changed, this, &MainWindow::updateTrail);
   if (auto* application = qobject_cast<Application*>(qApp))
     connect(application, &Application::trouble, &bench_, &Workbench::trouble);
@@ -202,28 +206,6 @@ void MainWindow::connectView() {
   connect(view_, &MapView::hovered, probe_, &Probe::look);
   connect(view_, &MapView::left, probe_, &Probe::rest);
   connect(view_, &MapView::moved, this, [this] { placeTimer_.start(); });
-}
-
-void MainWindow::connectSheets() {
-  connect(&book_, &LabelBook::updated, this, [this] {
-    updateTrail();
-    updateOverlays();
-  });
-  connect(accuracyDesk_, &AccuracyDesk::labellingAsked, this, &MainWindow::openLabelling);
-  connect(accuracyDesk_, &AccuracyDesk::matrixAsked, this, &MainWindow::openMatrix);
-  connect(labelling_, &LabellingSheet::leaveAsked, this, [this] { goTo(5); });
-  connect(labelling_, &LabellingSheet::closed, this, &MainWindow::openMatrix);
-  connect(mappingDesk_, &MappingDesk::namingAsked, this, &MainWindow::openNaming);
-  connect(shelf_, &Shelf::namingAsked, this, &MainWindow::openNaming);
-  connect(naming_, &NamingSheet::leaveAsked, this, [this] { goTo(3); });
-  connect(trainingDesk_, &TrainingDesk::signaturesAsked, this, &MainWindow::openSignatures);
-  connect(trainingDesk_, &TrainingDesk::trainingKnown, signatures_, &SignatureSheet::setTraining);
-  connect(signatures_, &SignatureSheet::leaveAsked, this, [this] { goTo(2); });
-  connect(matrix_, &MatrixSheet::leaveAsked, this, [this] { goTo(5); });
-  connect(matrix_, &MatrixSheet::pointsAsked, this, [this] {
-    goTo(5);
-    if (const auto* m = book_.map()) showFront(q(m->id));
-  });
 }
 
 /// What is wrong in the user's own files of presets and indices.
@@ -269,6 +251,7 @@ void MainWindow::takeLook(const QString& look) {
 void MainWindow::studyChanged() {
   outlines_->forget();
   signatures_->forget();
+  table_->forget();
   for (auto* d : desk_) {
     d->leave();
     d->forget();
@@ -338,47 +321,12 @@ void MainWindow::goTo(int stage) {
   placeTimer_.start();
 }
 
-void MainWindow::openLabelling() {
-  if (!book_.load() || book_.none()) return;
-  stage_ = 5;
-  trail_->setCurrent(5);
-  shelf_->setVisible(false);
-  pages_->setCurrentIndex(kLabelling);
-  pages_->currentWidget()->layout()->activate();
-  labelling_->open();
-  QTimer::singleShot(0, labelling_,
-                     [this] { labelling_->open(); });  // once the panes have their size
-}
-
-void MainWindow::openMatrix() {
-  stage_ = 5;
-  trail_->setCurrent(5);
-  shelf_->setVisible(true);
-  pages_->setCurrentIndex(kMatrix);
-  matrix_->open();
-  updateTrail();
-}
-
-void MainWindow::openNaming(const QString& product) {
-  goTo(3);
-  shelf_->setVisible(false);
-  pages_->setCurrentIndex(kNaming);
-  pages_->currentWidget()->layout()->activate();
-  naming_->open(product);
-}
-
-void MainWindow::openSignatures(int code) {
-  shelf_->setVisible(false);
-  pages_->setCurrentIndex(kSignatures);
-  pages_->currentWidget()->layout()->activate();
-  signatures_->open(code);
-}
-
 void MainWindow::refresh() {
   if (!bench_.hasStudy()) return;
   if (pages_->currentIndex() == kNaming) naming_->refresh();
   view_->setCrs(bench_.viewCrs());
   if (pages_->currentIndex() == kSignatures) signatures_->refresh();
+  if (pages_->currentIndex() == kTable) table_->refresh();
   if (pages_->currentIndex() == kWork || pages_->currentIndex() == kSignatures) desk().refresh();
   pictures_->refresh();
   viewTools_->profiles().refresh();
@@ -390,6 +338,7 @@ void MainWindow::picturesChanged() {
   viewTools_->refresh();
   probe_->setPictures(view_->front(), view_->back());
   if (bench_.hasStudy()) shelf_->setShown(q(view_->front().of), q(view_->back().of));
+  if (pages_->currentIndex() == kTable) table_->places().view().setFront(view_->front());
   placeTimer_.start();
 }
 
@@ -398,6 +347,7 @@ void MainWindow::showFront(const QString& id) {
   if (pictures_->showFront(id)) return;
   const auto* product = bench_.study().product(id.toStdString());
   if (product == nullptr) return;
+  if (product->kind == ProductKind::Table) return openTable(id);
   goTo(faceOf(product->kind).stage);
   desk().showProduct(id);
 }
@@ -438,6 +388,8 @@ void MainWindow::updateTrail() {
 void MainWindow::trouble(const QString& sentence) {
   if (pages_->currentIndex() == kWork && bench_.hasStudy())
     desk().say(sentence);
+  else if (pages_->currentIndex() == kTable)
+    table_->say(sentence, true);
   else
     noticeBar_->tell(sentence, true);
 }
@@ -470,37 +422,8 @@ bool MainWindow::settled() const {
   if (pages_->currentIndex() == kLabelling) return labelling_->ready();
   if (pages_->currentIndex() == kNaming) return naming_->ready();
   if (pages_->currentIndex() == kSignatures) return signatures_->ready();
+  if (pages_->currentIndex() == kTable) return table_->ready();
   return view_->complete();
-}
-
-void MainWindow::dragEnterEvent(QDragEnterEvent* e) {
-  if (e->mimeData()->hasUrls() || e->mimeData()->hasFormat(kCardMime)) e->acceptProposedAction();
-}
-
-/// A card dropped on the left half of the view is seen behind, on the right half in front.
-void MainWindow::dropCard(const QString& id, QPoint at) {
-  const QPoint inView = view_->mapFrom(this, at);
-  if (!view_->rect().contains(inView)) return;
-  const Picture p = bench_.pictureOf(id);
-  if (p.none()) return;
-  if (inView.x() >= view_->width() / 2) return pictures_->setFront(p);
-  showBehind(p);
-}
-
-/// Under the curtain, unless both are seen together already.
-void MainWindow::showBehind(const Picture& picture) {
-  if (picture.none()) return;
-  pictures_->setBack(picture);
-  if (view_->mode() == MapView::Mode::Front) viewTools_->toggleMode(MapView::Mode::Curtain);
-}
-
-void MainWindow::dropEvent(QDropEvent* e) {
-  if (e->mimeData()->hasFormat(kCardMime))
-    return dropCard(QString::fromUtf8(e->mimeData()->data(kCardMime)), e->position().toPoint());
-  QStringList files;
-  for (const auto& url : e->mimeData()->urls())
-    if (url.isLocalFile()) files << url.toLocalFile();
-  openOrBringIn(files);
 }
 
 void MainWindow::closeEvent(QCloseEvent* e) {

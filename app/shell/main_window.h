@@ -7,6 +7,7 @@
 #include "desks/indices/indices_desk.h"
 #include "desks/mapping/mapping_desk.h"
 #include "desks/mapping/naming_sheet.h"
+#include "desks/sampling/table/table_sheet.h"
 #include "desks/scenes/scenes_desk.h"
 #include "desks/training/signature_sheet.h"
 #include "desks/training/training_desk.h"
@@ -45,6 +46,7 @@ class MainWindow : public QMainWindow {
   MatrixSheet& matrix() { return *matrix_; }
   NamingSheet& naming() { return *naming_; }
   SignatureSheet& signatures() { return *signatures_; }
+  TableSheet& table() { return *table_; }
   TrainingDesk& training() { return *trainingDesk_; }
   MappingDesk& mapping() { return *mappingDesk_; }
   int stage() const { return stage_; }
@@ -57,6 +59,8 @@ class MainWindow : public QMainWindow {
   void openNaming(const QString& product);
   /// The sheet of signatures, at a class.
   void openSignatures(int code);
+  /// The sheet of a table.
+  void openTable(const QString& product);
   /// Nothing is running and everything shown has been painted.
   bool settled() const;
   QString notice() const { return noticeBar_->text(); }
@@ -68,7 +72,7 @@ class MainWindow : public QMainWindow {
   void closeEvent(QCloseEvent*) override;
 
  private:
-  enum Page { kWork, kLabelling, kMatrix, kNaming, kSignatures };
+  enum Page { kWork, kLabelling, kMatrix, kNaming, kSignatures, kTable };
   static QString stageName(size_t stage);
   void buildDesks();
   QWidget* buildWork();
@@ -135,6 +139,7 @@ class MainWindow : public QMainWindow {
   MappingDesk* mappingDesk_;
   NamingSheet* naming_;
   SignatureSheet* signatures_;
+  TableSheet* table_;
   NoticeBar* noticeBar_;
   QTimer placeTimer_;
   StudyMenu* studyMenu_;

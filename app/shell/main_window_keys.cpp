@@ -58,12 +58,12 @@ void MainWindow::keyPressEvent(QKeyEvent* e) {
 
 void MainWindow::showKeys() {
   if (keys_->isVisible()) return keys_->hide();
-  const Whereabouts where = pages_->currentIndex() == kLabelling ? Whereabouts::Labelling
-                            : pages_->currentIndex() == kMatrix  ? Whereabouts::Matrix
-                            : pages_->currentIndex() == kNaming  ? Whereabouts::Naming
-                            : pages_->currentIndex() == kSignatures
-                                ? Whereabouts::Signatures
-                                : static_cast<Whereabouts>(stage_);
+  const Whereabouts where = pages_->currentIndex() == kLabelling    ? Whereabouts::Labelling
+                            : pages_->currentIndex() == kMatrix     ? Whereabouts::Matrix
+                            : pages_->currentIndex() == kNaming     ? Whereabouts::Naming
+                            : pages_->currentIndex() == kSignatures ? Whereabouts::Signatures
+                            : pages_->currentIndex() == kTable      ? Whereabouts::Table
+                                                               : static_cast<Whereabouts>(stage_);
   keys_->show(txt("Keys"), keysOf(where));
 }
 

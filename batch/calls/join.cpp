@@ -1,7 +1,7 @@
 #include "arguments.h"
 #include "calls.h"
-#include "outline/field_types.h"
 #include "sampling/join_tables.h"
+#include "table_output.h"
 #include "wrong_call.h"
 
 namespace fs = std::filesystem;
@@ -41,19 +41,6 @@ Matches matchesOf(const JoinArguments& a, const Layer& one, const Layer& other,
   return matchByKeys(one.table, other.table, keys, dates);
 }
 
-/// A table, or the first layer with the columns of both.
-void write(const JoinArguments& a, const fs::path& temporary, const Layer& one, const Table& table,
-           const std::vector<size_t>& origin) {
-  if (fs::path(a.output.out).extension() == ".csv")
-    return writeFileAtomically(temporary, toCsv(table));
-  Layer layer;
-  layer.name = "joined";
-  layer.crs = one.crs;
-  layer.table = table;
-  for (const size_t row : origin) layer.shapes.push_back(one.shapes[row]);
-  writeLayer(temporary, a.output.out, layer, typesOf(table));
-}
-
 Json runJoin(const JoinArguments& a, const Progress& progress) {
   Outputs outputs(a.output.replace);
   fs::path temporary;
@@ -64,17 +51,14 @@ Json runJoin(const JoinArguments& a, const Progress& progress) {
   std::vector<size_t> origin;
   const Table table = joined(one.table, other.table, matches, a.several == "all", &origin);
   if (!temporary.empty()) {
-    write(a, temporary, one, table, origin);
+    writeRows(temporary, a.output.out, one, table, origin);
     outputs.commit();
   }
-  Json json{{"rows", table.rows.size()},    {"columns", table.columns},
-            {"matched", matches.matched()}, {"unmatched", matches.rows.size() - matches.matched()},
-            {"several", matches.several()}, {"unused", matches.unused(other.table.rows.size())},
-            {"outputs", names(outputs)}};
-  if (temporary.empty()) {
-    json["values"] = table.rows;
-    json["csv"] = toCsv(table);
-  }
+  Json json = told(table, outputs, [&] { return toCsv(table); });
+  json["matched"] = matches.matched();
+  json["unmatched"] = matches.rows.size() - matches.matched();
+  json["several"] = matches.several();
+  json["unused"] = matches.unused(other.table.rows.size());
   return json;
 }
 

@@ -98,10 +98,6 @@ Json runPoints(const PointsArguments& a, const Progress& progress) {
   return json;
 }
 
-}  // namespace
-
-namespace {
-
 void addPlans(CLI::App& call, PointsArguments& a) {
   const auto points = wholeNumber(1, 10'000'000);
   call.add_option("--plan", a.plan,

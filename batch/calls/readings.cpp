@@ -5,6 +5,7 @@
 #include "calls.h"
 #include "sampling/feature_readings.h"
 #include "source_arguments.h"
+#include "table_output.h"
 #include "wrong_call.h"
 
 namespace fs = std::filesystem;
@@ -75,16 +76,14 @@ Json runReadings(const ReadingsArguments& a, const Progress& progress) {
     writeFileAtomically(temporary, toCsv(table));
     outputs.commit();
   }
-  Json json{{"rows", table.rows.size()}, {"columns", table.columns}, {"outputs", names(outputs)}};
+  Json json = told(table, outputs, [&] {
+    Table shown = layer.table;
+    appendTo(shown, values, true);
+    return toCsv(shown);
+  });
   for (size_t c = 0; c < values.distinct.size(); ++c)
     json["distinct_pixels"].push_back(
         {{"column", values.columns[c]}, {"pixels", values.distinct[c]}});
-  if (temporary.empty()) {
-    json["values"] = table.rows;
-    Table shown = layer.table;
-    appendTo(shown, values, true);
-    json["csv"] = toCsv(shown);
-  }
   return json;
 }
 

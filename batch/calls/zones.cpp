@@ -3,6 +3,7 @@
 #include "base/text.h"
 #include "calls.h"
 #include "source_arguments.h"
+#include "table_output.h"
 
 namespace fs = std::filesystem;
 
@@ -58,13 +59,9 @@ Json runZones(const ZonesArguments& a, const Progress& progress) {
     writeFileAtomically(temporary, toCsv(table));
     outputs.commit();
   }
-  Json json{{"rows", table.rows.size()}, {"columns", table.columns}, {"outputs", names(outputs)}};
+  Json json = told(table, outputs, [&] { return toCsv(table); });
   for (const auto& s : summaries)
     json["without_pixels"].push_back({{"layer", s.layer}, {"zones", s.withoutPixels}});
-  if (temporary.empty()) {
-    json["values"] = table.rows;
-    json["csv"] = toCsv(table);
-  }
   return json;
 }
 

@@ -35,6 +35,15 @@ void appendRow(std::string& out, const std::vector<std::string>& cells, char sep
 }
 }  // namespace
 
+Table withDecimal(Table table, char decimal) {
+  if (decimal == '.') return table;
+  for (auto& row : table.rows)
+    for (auto& cell : row)
+      if (const auto point = cell.find('.'); point != std::string::npos && parseNumber(cell))
+        cell[point] = decimal;
+  return table;
+}
+
 std::string toCsv(const Table& table, char separator) {
   std::string out;
   appendRow(out, table.columns, separator);

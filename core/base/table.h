@@ -14,6 +14,9 @@ struct Table {
   size_t column(const std::string& name) const;
 };
 
+/// With this decimal sign in the cells that are numbers.
+Table withDecimal(Table table, char decimal);
+
 /// CSV as UTF-8, a header first, "\n" at line ends.
 std::string toCsv(const Table& table, char separator = ',');
 

@@ -3,12 +3,12 @@
 #include <fmt/format.h>
 
 #include <algorithm>
-#include <cctype>
 #include <cmath>
 #include <utility>
 
 #include "base/text.h"
 #include "base/words.h"
+#include "index/formula_token.h"
 
 namespace zp {
 namespace {
@@ -17,64 +17,6 @@ constexpr size_t kLongest = 4000;
 constexpr int kDeepest = 100;
 constexpr size_t kMostWindows = 16;
 constexpr int kWidestWindow = 101;
-
-struct Token {
-  enum Kind { Name, Number, Sign, End } kind;
-  std::string text;
-  size_t at;
-  double value = 0;
-};
-
-bool nameStart(char c) {
-  return std::isalpha(static_cast<unsigned char>(c)) || c == '_';
-}
-bool namePart(char c) {
-  return std::isalnum(static_cast<unsigned char>(c)) || c == '_';
-}
-bool digit(char c) {
-  return c >= '0' && c <= '9';
-}
-
-size_t numberEnd(const std::string& s, size_t i) {
-  while (i < s.size() && digit(s[i])) ++i;
-  if (i < s.size() && s[i] == '.') {
-    ++i;
-    while (i < s.size() && digit(s[i])) ++i;
-  }
-  if (i < s.size() && (s[i] == 'e' || s[i] == 'E')) {
-    size_t j = i + 1;
-    if (j < s.size() && (s[j] == '+' || s[j] == '-')) ++j;
-    if (j < s.size() && digit(s[j])) {
-      while (j < s.size() && digit(s[j])) ++j;
-      i = j;
-    }
-  }
-  return i;
-}
-
-/// The token at or after `i`; a character that starts none is a Sign of its own.
-Token nextToken(const std::string& s, size_t i) {
-  while (i < s.size() && std::isspace(static_cast<unsigned char>(s[i]))) ++i;
-  if (i >= s.size()) return {Token::End, "", s.size()};
-  size_t end = i + 1;
-  if (nameStart(s[i])) {
-    while (end < s.size() &&
-           (namePart(s[end]) || (s[end] == '.' && end + 1 < s.size() && nameStart(s[end + 1]))))
-      ++end;
-    return {Token::Name, s.substr(i, end - i), i};
-  }
-  if (digit(s[i]) || (s[i] == '.' && i + 1 < s.size() && digit(s[i + 1]))) {
-    end = numberEnd(s, i);
-    const std::string text = s.substr(i, end - i);
-    std::string padded = text.front() == '.' ? "0" + text : text;
-    if (padded.back() == '.') padded += '0';
-    return {Token::Number, text, i, parseNumber(padded).value_or(NAN)};
-  }
-  const std::string two = s.substr(i, 2);
-  if (two == "<=" || two == ">=" || two == "<>") return {Token::Sign, two, i};
-  while (end < s.size() && (static_cast<unsigned char>(s[end]) & 0xC0) == 0x80) ++end;  // UTF-8
-  return {Token::Sign, s.substr(i, end - i), i};
-}
 
 struct Function {
   const char* name;
@@ -111,7 +53,8 @@ bool isWord(const std::string& t) {
 
 class Parser {
  public:
-  Parser(const std::string& text, const std::vector<std::string>& known) : known_(known) {
+  Parser(const std::string& text, const std::vector<std::string>& known, FormulaOver over)
+      : known_(known), over_(over) {
     out_.text = text;
     token_ = nextToken(text, 0);
   }
@@ -134,11 +77,13 @@ class Parser {
 
  private:
   [[noreturn]] void fail(const Sentence& sentence, const std::string& suggestion = "") const {
-    throw FormulaError(token_.at, token_.text.size(), sentence, suggestion);
+    throw FormulaError(token_.at, token_.length, sentence, suggestion);
   }
 
-  void advance() { token_ = nextToken(out_.text, token_.at + token_.text.size()); }
-  bool at(const char* text) const { return token_.kind != Token::End && token_.text == text; }
+  void advance() { token_ = nextToken(out_.text, token_.at + token_.length); }
+  bool at(const char* text) const {
+    return (token_.kind == Token::Sign || token_.kind == Token::Name) && token_.text == text;
+  }
 
   bool accept(const char* text) {
     if (!at(text)) return false;
@@ -150,7 +95,7 @@ class Parser {
     if (!accept(text)) fail(sentence);
   }
 
-  void emit(FormulaOp op, int takes, int band = 0, float value = 0) {
+  void emit(FormulaOp op, int takes, int band = 0, double value = 0) {
     out_.steps.push_back({op, band, value});
     depth_ += 1 - takes;
     out_.stack = std::max(out_.stack, depth_);
@@ -253,18 +198,32 @@ class Parser {
     if (token_.kind == Token::Number) {
       if (!std::isfinite(token_.value) || std::abs(token_.value) > 3e38)
         fail(Sentence("This number is too large."));
-      emit(FormulaOp::Constant, 0, 0, static_cast<float>(token_.value));
+      emit(FormulaOp::Constant, 0, 0, token_.value);
       return advance();
     }
+    if (token_.kind == Token::Text) return literal();
     if (accept("(")) {
       expression();
       return expect(")", Sentence("A closing parenthesis is missing here."));
     }
+    if (token_.kind == Token::Quoted && over_ == FormulaOver::Rows) return variable();
     if (token_.kind == Token::Name && !isWord(token_.text)) return named();
     if (token_.kind == Token::End)
       fail(Sentence("The formula ends too early; something is missing here."));
-    fail(Sentence("“{}” does not belong here; a role, a number or a parenthesis does.",
-                  token_.text));
+    fail(over_ == FormulaOver::Rows
+             ? Sentence("“{}” does not belong here; a column, a number or a parenthesis does.",
+                        token_.text)
+             : Sentence("“{}” does not belong here; a role, a number or a parenthesis does.",
+                        token_.text));
+  }
+
+  void literal() {
+    if (over_ == FormulaOver::Pixels)
+      fail(Sentence("A text has no place here; pixels hold numbers."));
+    if (!token_.closed) fail(Sentence("This text has no closing quote."));
+    emit(FormulaOp::Text, 0, static_cast<int>(out_.texts.size()));
+    out_.texts.push_back(token_.text);
+    advance();
   }
 
   void named() {
@@ -274,9 +233,17 @@ class Parser {
       return call(*f, name);
     }
     if (const WindowFunction* f = windowFunctionNamed(name.text)) {
+      if (over_ == FormulaOver::Rows)
+        fail(Sentence("“{}” looks at the pixels around; a row has none.", name.text));
       advance();
       return window(*f, name);
     }
+    variable();
+  }
+
+  void variable() {
+    const Token name = token_;
+    if (!name.closed) fail(Sentence("This name has no closing brace."));
     if (std::find(known_.begin(), known_.end(), name.text) == known_.end()) unknown();
     const auto& v = out_.variables;
     auto index = static_cast<int>(std::find(v.begin(), v.end(), name.text) - v.begin());
@@ -298,7 +265,7 @@ class Parser {
       const Sentence wants = f.fewest != f.most ? Sentence("{} to {} values", f.fewest, f.most)
                              : f.most == 1      ? Sentence("1 value")
                                                 : Sentence("{} values", f.most);
-      throw FormulaError(name.at, name.text.size(),
+      throw FormulaError(name.at, name.length,
                          Sentence("“{}” takes {}, not {}.", name.text, wants, count));
     }
     if (f.most <= 2) emit(f.op, static_cast<int>(count));
@@ -328,7 +295,7 @@ class Parser {
     expect(")", Sentence("A closing parenthesis is missing here."));
     out_.windows.push_back(std::move(w));
     if (out_.windows.size() > kMostWindows)
-      throw FormulaError(name.at, name.text.size(),
+      throw FormulaError(name.at, name.length,
                          Sentence("A formula looks around at most {} times; split it into "
                                   "several.",
                                   kMostWindows));
@@ -351,6 +318,10 @@ class Parser {
     for (const auto& f : kFunctions) names.emplace_back(f.name);
     for (const auto& f : kWindowFunctions) names.emplace_back(f.first);
     const std::string near = nearestName(token_.text, names);
+    if (over_ == FormulaOver::Rows) {
+      const Sentence hint = near.empty() ? Sentence("") : Sentence(" Did you mean “{}”?", near);
+      fail(Sentence("There is no column “{}”.{}", token_.text, hint), near);
+    }
     const Sentence hint = !near.empty()    ? Sentence(" Did you mean “{}”?", near)
                           : known_.empty() ? Sentence(" The scene has no band roles yet.")
                                            : Sentence(" The roles here are {}.", listed(known_));
@@ -362,7 +333,8 @@ class Parser {
 
   Formula out_;
   const std::vector<std::string>& known_;
-  Token token_{Token::End, "", 0};
+  FormulaOver over_;
+  Token token_{Token::End, "", 0, 0};
   int depth_ = 0, level_ = 0;
 };
 
@@ -382,31 +354,33 @@ int Formula::halo() const {
   return of(steps);
 }
 
-Formula parseFormula(const std::string& text, const std::vector<std::string>& known) {
+Formula parseFormula(const std::string& text, const std::vector<std::string>& known,
+                     FormulaOver over) {
   if (text.size() > kLongest)
     throw FormulaError(kLongest, 0,
                        Sentence("The formula is longer than {} characters; split it into "
                                 "several.",
                                 kLongest));
-  return Parser(text, known).run();
+  return Parser(text, known, over).run();
 }
 
 std::vector<FormulaToken> formulaTokens(const std::string& text,
                                         const std::vector<std::string>& known) {
   std::vector<FormulaToken> out;
-  for (Token t = nextToken(text, 0); t.kind != Token::End;
-       t = nextToken(text, t.at + t.text.size())) {
+  for (Token t = nextToken(text, 0); t.kind != Token::End; t = nextToken(text, t.at + t.length)) {
     auto kind = FormulaToken::Sign;
     if (t.kind == Token::Number) kind = FormulaToken::Number;
-    if (t.kind == Token::Name) {
+    if (t.kind == Token::Text) kind = FormulaToken::Text;
+    if (t.kind == Token::Name || t.kind == Token::Quoted) {
       const bool isRole = std::find(known.begin(), known.end(), t.text) != known.end();
-      kind = isWord(t.text) ? FormulaToken::Word
-             : functionNamed(t.text) != nullptr || windowFunctionNamed(t.text) != nullptr
+      const bool plain = t.kind == Token::Name;
+      kind = plain && isWord(t.text) ? FormulaToken::Word
+             : plain && (functionNamed(t.text) != nullptr || windowFunctionNamed(t.text) != nullptr)
                  ? FormulaToken::Function
              : isRole ? FormulaToken::Name
                       : FormulaToken::Unknown;
     }
-    out.push_back({kind, t.at, t.text.size()});
+    out.push_back({kind, t.at, t.length});
   }
   return out;
 }

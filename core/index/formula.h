@@ -18,6 +18,7 @@ class FormulaError : public Error {
 enum class FormulaOp : int {
   Band,
   Constant,
+  Text,
   Add,
   Subtract,
   Multiply,
@@ -46,13 +47,13 @@ enum class FormulaOp : int {
 /// One step of a stack program: takes its operands from the top, leaves its result there.
 struct FormulaStep {
   FormulaOp op = FormulaOp::Constant;
-  int band = 0;     // of Band: index into Formula::variables
-  float value = 0;  // of Constant
+  int band = 0;      // of Band: index into Formula::variables; of Text: into Formula::texts
+  double value = 0;  // of Constant
 };
 
 /// A part of the text, for colouring.
 struct FormulaToken {
-  enum Kind { Name, Number, Word, Function, Sign, Unknown } kind;
+  enum Kind { Name, Number, Text, Word, Function, Sign, Unknown } kind;
   size_t at, length;
 };
 
@@ -72,21 +73,27 @@ struct FormulaWindow {
 /// Roles, numbers, + - * / ^, parentheses, comparisons (1 or 0), and/or/not,
 /// `when c then a else b`, min max abs sqrt log10 exp ndiff, and mean_in min_in max_in spread_in of
 /// a window of pixels: `mean_in(nir, 5)`. `^` binds tighter than a sign before it and to the right.
-/// NaN anywhere in what counts gives NaN, and so does what is not finite.
+/// NaN anywhere in what counts gives NaN, and so does what is not finite. A name that is no plain
+/// word stands in braces: `{share of water}`. Over the rows of a table (sampling/row_formula.h)
+/// there are texts too, in quotes, and no windows: `cover = "Reedbed"`.
 struct Formula {
   std::string text;
   std::vector<std::string> variables;  // roles in order of first use
   std::vector<FormulaStep> steps;
   int stack = 0;                       // how deep it gets
   std::vector<FormulaWindow> windows;  // each may use those before it
+  std::vector<std::string> texts = {};
 
   /// How many pixels beyond a block the windows look, one within the other.
   int halo() const;
 };
 
+enum class FormulaOver { Pixels, Rows };
+
 /// Error (FormulaError with place): syntax, an unknown name (with the nearest of `known`), longer
 /// than 4000 characters, nested deeper than 100, more than 16 windows or one above 101 pixels.
-Formula parseFormula(const std::string& text, const std::vector<std::string>& known);
+Formula parseFormula(const std::string& text, const std::vector<std::string>& known,
+                     FormulaOver over = FormulaOver::Pixels);
 
 std::vector<FormulaToken> formulaTokens(const std::string& text,
                                         const std::vector<std::string>& known);

@@ -35,8 +35,8 @@ inline float select(float c, float a, float b) {
 
 }  // namespace
 
-/// Longer than a function may be: one case an operation, in the one loop that the compiler is to see
-/// whole.
+/// Longer than a function may be: one case an operation, in the one loop that the compiler is to
+/// see whole.
 void runFormula(const FormulaStep* steps, size_t count, const float* const* bands, size_t from,
                 size_t n, float* stack, float* out) {
   float* top = stack - kFormulaChunk;  // the chunk on top
@@ -51,7 +51,7 @@ void runFormula(const FormulaStep* steps, size_t count, const float* const* band
       }
       case FormulaOp::Constant:
         top += kFormulaChunk;
-        for (size_t i = 0; i < n; ++i) top[i] = step.value;
+        for (size_t i = 0; i < n; ++i) top[i] = static_cast<float>(step.value);
         break;
       case FormulaOp::Negate:
         unary(top, n, [](float a) { return -a; });

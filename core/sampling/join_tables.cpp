@@ -1,12 +1,13 @@
 #include "sampling/join_tables.h"
 
 #include <algorithm>
-#include <chrono>
 #include <cmath>
 #include <map>
 
+#include "base/day.h"
 #include "base/error.h"
 #include "base/text.h"
+#include "sampling/readings.h"
 
 namespace zp {
 namespace {
@@ -19,19 +20,10 @@ std::string keyOf(const std::string& cell) {
 }
 
 /// Days since 1970; nothing for an empty cell. Error, naming the row.
-std::optional<long> dayOf(const Table& table, size_t row, size_t column) {
-  const std::string text = trimmed(table.rows[row][column]).substr(0, 10);
+std::optional<long> dayIn(const Table& table, size_t row, size_t column) {
+  const std::string text = trimmed(table.rows[row][column]);
   if (text.empty()) return {};
-  const auto part = [&](size_t from, size_t n) {
-    return text.size() == 10 ? parseInteger(text.substr(from, n)) : std::nullopt;
-  };
-  const auto year = part(0, 4), month = part(5, 2), day = part(8, 2);
-  if (year && month && day && text[4] == '-' && text[7] == '-') {
-    const std::chrono::year_month_day date{std::chrono::year(static_cast<int>(*year)),
-                                           std::chrono::month(static_cast<unsigned>(*month)),
-                                           std::chrono::day(static_cast<unsigned>(*day))};
-    if (date.ok()) return std::chrono::sys_days(date).time_since_epoch().count();
-  }
+  if (const auto day = dayOf(text)) return day;
   throw Error("“{}” in row {} of the column “{}” is no date such as 2031-07-18.", text, row + 1,
               table.columns[column]);
 }
@@ -51,7 +43,7 @@ std::optional<std::string> keysOf(const std::vector<std::string>& row,
 std::vector<std::optional<long>> daysIn(const Table& table, const std::string& column) {
   std::vector<std::optional<long>> days;
   const size_t c = table.column(column);
-  for (size_t r = 0; r < table.rows.size(); ++r) days.push_back(dayOf(table, r, c));
+  for (size_t r = 0; r < table.rows.size(); ++r) days.push_back(dayIn(table, r, c));
   return days;
 }
 
@@ -121,11 +113,7 @@ Table joined(const Table& one, const Table& other, const Matches& matches, bool 
   Table out;
   out.columns = one.columns;
   const auto addColumn = [&](const std::string& name) {
-    std::string fresh = name;
-    for (int n = 2; std::find(out.columns.begin(), out.columns.end(), fresh) != out.columns.end();
-         ++n)
-      fresh = name + "_" + std::to_string(n);
-    out.columns.push_back(fresh);
+    out.columns.push_back(columnBeside(name, out.columns));
   };
   for (const auto& name : other.columns) addColumn(name);
   if (!matches.measure.empty()) addColumn(matches.measure);

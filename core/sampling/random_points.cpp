@@ -194,10 +194,19 @@ class Placing {
               [](const Taken& a, const Taken& b) { return a.order < b.order; });
     for (const auto& t : taken_) out.points.push_back(t.point);
     if (plan_.kind == PlanKind::Stratified) out.perClass = reached_;
-    for (const auto& [id, count] : reached_)
-      if (count < wanted(id)) out.tooFew[plan_.kind == PlanKind::Stratified ? id : 0] += wanted(id);
+    tellTooFew(out);
     numberBlocks(out);
     return out;
+  }
+
+  /// Class by class, or what was asked for in all.
+  void tellTooFew(PlannedPoints& out) const {
+    size_t asked = 0;
+    for (const auto& [id, count] : reached_) {
+      asked += wanted(id);
+      if (plan_.kind == PlanKind::Stratified && count < wanted(id)) out.tooFew[id] = wanted(id);
+    }
+    if (plan_.kind != PlanKind::Stratified && out.points.size() < asked) out.tooFew[0] = asked;
   }
 
   /// From 1, from the upper left.

@@ -47,14 +47,14 @@ void putAt(size_t first, const std::vector<double>& values, std::vector<double>&
   std::copy(values.begin(), values.end(), all.begin() + static_cast<std::ptrdiff_t>(first));
 }
 
-std::string uniqueName(const std::string& wanted, const std::vector<std::string>& taken) {
+}  // namespace
+
+std::string columnBeside(const std::string& wanted, const std::vector<std::string>& taken) {
   std::string name = wanted;
   for (int n = 2; std::find(taken.begin(), taken.end(), name) != taken.end(); ++n)
     name = fmt::format("{}_{}", wanted, n);
   return name;
 }
-
-}  // namespace
 
 ReadingSource readingSource(const std::string& name) {
   const size_t colon = name.rfind(':');
@@ -71,7 +71,7 @@ std::string columnOf(const ReadingSource& source, int bands, int band,
                      const std::vector<std::string>& taken) {
   std::string name = source.column.empty() ? source.file.stem().string() : source.column;
   if (bands > 1) name += fmt::format("_b{}", band);
-  return uniqueName(name, taken);
+  return columnBeside(name, taken);
 }
 
 Readings readAt(const std::vector<Place>& places, const std::string& crs,
@@ -175,7 +175,7 @@ void add(Readings& readings, Readings more) {
 
 void appendTo(Table& table, const Readings& readings, bool forPeople) {
   for (size_t c = 0; c < readings.columns.size(); ++c) {
-    table.columns.push_back(uniqueName(readings.columns[c], table.columns));
+    table.columns.push_back(columnBeside(readings.columns[c], table.columns));
     for (size_t r = 0; r < table.rows.size(); ++r)
       table.rows[r].push_back(forPeople ? readable(readings.values[c][r])
                                         : shortest(readings.values[c][r]));

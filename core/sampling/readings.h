@@ -21,6 +21,8 @@ struct ReadingSource {
 
 /// "F.tif:2" or "F.tif".
 ReadingSource readingSource(const std::string& name);
+/// "ndvi", or "ndvi_2" and so on where that is taken.
+std::string columnBeside(const std::string& wanted, const std::vector<std::string>& taken);
 /// What the column of a band is called, of a raster with so many, beside those that are taken.
 std::string columnOf(const ReadingSource& source, int bands, int band,
                      const std::vector<std::string>& taken);

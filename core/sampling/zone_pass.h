@@ -24,6 +24,7 @@ struct ZoneSummary {
   size_t withoutPixels = 0;  // zones that hold none of the grid's pixels, too small or outside
   // Where it is one of many dates: which, and what is the same at all of them; else "".
   std::string date = {}, series = {};
+  std::string source = {};  // free for the caller: what it was read from
 };
 
 /// Planes on one grid that zones are summarised over together.

@@ -225,6 +225,7 @@ TEST_F(PlansWindow, CompartmentsThroughTheRadarSeason) {
   (void)t.column("last_cut");
   look("zones-season");
   // Statistics that no chosen layer can tell are said.
+  d().click("leaveTable");
   for (const char* off : {"stat-mean", "stat-count"}) d().click(off);
   d().click("primary");
   d().until([&] { return said().contains("no classes"); }, "the sentence");

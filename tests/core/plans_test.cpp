@@ -229,6 +229,10 @@ TEST_F(Plans, BlocksAreDrawnAndPointsInThem) {
             std::string::npos);
   EXPECT_NE(sentenceOf([&] { placePoints(map_, inBlocks(5, 1, 1)); }).find("smaller than a pixel"),
             std::string::npos);
+  // Where blocks have no room, all that was asked for is told.
+  auto crowded = inBlocks(34, 3, 40);
+  crowded.takeFewer = true;
+  EXPECT_EQ(placePoints(map_, crowded).tooFew, (std::map<int, size_t>{{0, 120}}));
   const auto layer = toLayer(placePoints(map_, inBlocks(34, 3, 4)), false);
   EXPECT_EQ(layer.table.columns, (std::vector<std::string>{"id", "block"}));
 }

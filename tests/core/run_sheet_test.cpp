@@ -123,6 +123,13 @@ class RunSheet : public ::testing::Test {
   Study study_;
 };
 
+/// Which of the study's layers a column is of is told by their ids, which are others in a copy.
+Json factsWithoutIds(const Product& p) {
+  Json facts = p.facts;
+  facts.erase("sources");
+  return facts;
+}
+
 TEST_F(RunSheet, OfAStudyMakesTheSameBytesAgain) {
   makeEverything();
   std::vector<Sentence> warnings;
@@ -143,7 +150,7 @@ TEST_F(RunSheet, OfAStudyMakesTheSameBytesAgain) {
     EXPECT_EQ(is.date, was.date);
     EXPECT_EQ(is.file.filename(), was.file.filename());
     EXPECT_TRUE(textOf(is.file) == textOf(was.file)) << was.name;
-    EXPECT_EQ(is.facts, was.facts) << was.name;
+    EXPECT_EQ(factsWithoutIds(is), factsWithoutIds(was)) << was.name;
   }
   EXPECT_EQ(copy.scenes.back().scene.shift, (Place{1, 2}));
   EXPECT_TRUE(warnings.size() >= 1);  // the composite is gone, so what came of it is out of date

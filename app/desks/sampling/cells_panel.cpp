@@ -7,25 +7,13 @@ constexpr size_t kMostShown = 20'000;  // outlines the view draws without a dela
 }
 
 CellsPanel::CellsPanel(Workbench& bench, MapView& view) : Panel(bench), view_(view), job_(this) {
-  forms_ = new QButtonGroup(this);
-  QList<QWidget*> chips;
-  const std::tuple<const char*, const char*, QString, QString> forms[] = {
-      {"squares", "cellSquares", txt("Squares"), QString()},
-      {"hexagons", "cellHexagons", txt("Hexagons"), QString()},
-      {"pixels", "cellPixels", txt("Pixels of a layer"),
-       txt("The pixels of a coarse layer that have a value")}};
-  for (const auto& [form, name, title, tip] : forms) {
-    auto* one = chip(title);
-    one->setObjectName(name);
-    one->setToolTip(tip);
-    one->setProperty("form", form);
-    forms_->addButton(one);
-    chips << one;
-  }
-  forms_->buttons().front()->setChecked(true);
+  forms_ = new ChipChoice({{"squares", "cellSquares", txt("Squares")},
+                           {"hexagons", "cellHexagons", txt("Hexagons")},
+                           {"pixels", "cellPixels", txt("Pixels of a layer"),
+                            txt("The pixels of a coarse layer that have a value")}});
   laid_ = secondLabel("");
   laid_->setObjectName("cellsLaid");
-  box()->addWidget(wrapping(chips, 6));
+  box()->addWidget(forms_);
   box()->addWidget(laid_);
   buildFields();
   toReadings_ = quietButton(txt("To readings"));
@@ -34,7 +22,7 @@ CellsPanel::CellsPanel(Workbench& bench, MapView& view) : Panel(bench), view_(vi
   settle_.setSingleShot(true);
   settle_.setInterval(150);
   connect(&settle_, &QTimer::timeout, this, &CellsPanel::lay);
-  connect(forms_, &QButtonGroup::buttonClicked, this, &CellsPanel::refresh);
+  connect(forms_, &ChipChoice::chosen, this, &CellsPanel::refresh);
   connect(by_, &QComboBox::activated, this, &CellsPanel::refresh);
   for (auto* choice : {over_, inside_})
     connect(choice, &QComboBox::activated, this, &CellsPanel::refresh);

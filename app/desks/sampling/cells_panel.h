@@ -1,5 +1,6 @@
 #pragma once
 #include "background/latest.h"
+#include "desks/sampling/chip_choice.h"
 #include "desks/sampling/plan_area.h"
 #include "study/planned.h"
 
@@ -33,7 +34,7 @@ class CellsPanel : public Panel {
   void lay();
   void show(const PlannedCells& cells);
   void showNone(const QString& why);
-  QString form() const { return forms_->checkedButton()->property("form").toString(); }
+  QString form() const { return forms_->value(); }
   QString unit() const;
   bool bySize() const { return by_->currentIndex() == 0; }
 
@@ -41,7 +42,7 @@ class CellsPanel : public Panel {
   QPushButton* toReadings_;
   Latest job_;
   QTimer settle_;
-  QButtonGroup* forms_;
+  ChipChoice* forms_;
   QComboBox *over_, *inside_, *by_, *what_;
   QDoubleSpinBox* size_;
   QSpinBox* count_;

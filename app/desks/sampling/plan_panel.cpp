@@ -11,7 +11,7 @@ PlanPanel::PlanPanel(Workbench& bench, MapView& view) : Panel(bench), view_(view
   settle_.setSingleShot(true);
   settle_.setInterval(150);
   connect(&settle_, &QTimer::timeout, this, &PlanPanel::place);
-  connect(plans_, &QButtonGroup::buttonClicked, this, &PlanPanel::planChosen);
+  connect(plans_, &ChipChoice::chosen, this, &PlanPanel::planChosen);
   connect(area_, &PlanArea::changed, this, &PlanPanel::refresh);
   connect(sizes_, &PlanSizes::changed, this, &PlanPanel::later);
   connect(seed_, &QSpinBox::valueChanged, this, &PlanPanel::later);
@@ -21,32 +21,21 @@ PlanPanel::PlanPanel(Workbench& bench, MapView& view) : Panel(bench), view_(view
 }
 
 void PlanPanel::buildPlan() {
-  plans_ = new QButtonGroup(this);
-  QList<QWidget*> chips;
-  const std::tuple<const char*, const char*, QString, QString> plans[] = {
-      {"stratified", "planStratified", txt("Stratified"),
-       txt("A number of points in each class of a map")},
-      {"random", "planRandom", txt("Random"), txt("Anywhere, every place with the same chance")},
-      {"systematic", "planSystematic", txt("Systematic"), txt("On a lattice with a random start")},
-      {"blocks", "planInBlocks", txt("Blocks"),
-       txt("Some squares are drawn first, then points in them: less way between them")},
-      {"by-hand", "planByHand", txt("By hand"), txt("Where you click in the view")}};
-  for (const auto& [plan, name, title, tip] : plans) {
-    auto* one = chip(title);
-    one->setObjectName(name);
-    one->setToolTip(tip);
-    one->setProperty("plan", plan);
-    plans_->addButton(one);
-    chips << one;
-  }
-  plans_->buttons().front()->setChecked(true);
+  plans_ = new ChipChoice(
+      {{"stratified", "planStratified", txt("Stratified"),
+        txt("A number of points in each class of a map")},
+       {"random", "planRandom", txt("Random"), txt("Anywhere, every place with the same chance")},
+       {"systematic", "planSystematic", txt("Systematic"), txt("On a lattice with a random start")},
+       {"blocks", "planInBlocks", txt("Blocks"),
+        txt("Some squares are drawn first, then points in them: less way between them")},
+       {"by-hand", "planByHand", txt("By hand"), txt("Where you click in the view")}});
   planned_ = secondLabel("");
   planned_->setObjectName("planned");
   warning_ = secondLabel("");
   warning_->setObjectName("planWarning");
   setTone(warning_, "warning");
   warning_->hide();
-  box()->addWidget(wrapping(chips, 6));
+  box()->addWidget(plans_);
   box()->addWidget(planned_);
   box()->addWidget(warning_);
 }
@@ -131,8 +120,9 @@ void PlanPanel::refresh() {
   apartRow_->setVisible(drawn && sizes_->plan() != "systematic");
   const bool more = more_->isChecked();
   more_->setText(more ? txt("Less") : txt("More: edges, topping up, system…"));
-  edgeRow_->setVisible(more && drawn);
-  systemRow_->setVisible(more);
+  // What is set stays in sight.
+  edgeRow_->setVisible(drawn && (more || edge_->value() > 0));
+  systemRow_->setVisible(more || !system_->currentText().isEmpty());
   seedRow_->setVisible(drawn);
   filling_ = false;
   if (area_->none() || area_->boxMissing())
@@ -153,7 +143,8 @@ void PlanPanel::fillTopUp() {
         p->step.value("plan", "") != "by-hand")
       topUp_->addItem(q(p->name), q(p->id));
   topUp_->setCurrentIndex(std::max(0, topUp_->findData(before)));
-  topUpRow_->setVisible(more_->isChecked() && !byHand() && topUp_->count() > 1);
+  topUpRow_->setVisible(!byHand() && topUp_->count() > 1 &&
+                        (more_->isChecked() || topUp_->currentIndex() > 0));
 }
 
 const Product* PlanPanel::toppedUp() const {
@@ -166,9 +157,7 @@ void PlanPanel::topUpChosen() {
   if (const Product* points = toppedUp()) {
     const Json& step = points->step;
     filling_ = true;
-    for (auto* one : plans_->buttons())
-      if (one->property("plan").toString().toStdString() == step.value("plan", ""))
-        one->setChecked(true);
+    plans_->choose(q(step.value("plan", "")));
     sizes_->take(step);
     area_->fill(sizes_->plan());
     area_->take(step);
@@ -184,7 +173,7 @@ void PlanPanel::topUpChosen() {
 
 void PlanPanel::planChosen() {
   leave();
-  sizes_->setPlan(plans_->checkedButton()->property("plan").toString());
+  sizes_->setPlan(plans_->value());
   if (topUp_->currentIndex() > 0) topUp_->setCurrentIndex(0);
   refresh();
   if (byHand()) hand_->start();

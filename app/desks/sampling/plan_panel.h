@@ -51,7 +51,7 @@ class PlanPanel : public Panel {
   QPushButton* toReadings_;
   Latest job_;
   QTimer settle_;
-  QButtonGroup* plans_;
+  ChipChoice* plans_;
   PlanArea* area_;
   PlanSizes* sizes_;
   HandPoints* hand_;

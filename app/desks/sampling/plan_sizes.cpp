@@ -7,28 +7,6 @@ namespace {
 
 constexpr int kInEachClass = 30, kInAll = 200;
 
-/// Chips of which one is chosen; the first at the start.
-QButtonGroup* oneOf(QWidget* owner, QWidget* row, const QList<std::pair<QString, QString>>& chips) {
-  auto* group = new QButtonGroup(owner);
-  for (const auto& [name, title] : chips) {
-    auto* one = chip(title);
-    one->setObjectName(name);
-    one->setChecked(group->buttons().isEmpty());
-    group->addButton(one);
-    row->layout()->addWidget(one);
-  }
-  return group;
-}
-
-bool isChosen(const QButtonGroup* group, const char* name) {
-  return group->checkedButton() != nullptr && group->checkedButton()->objectName() == name;
-}
-
-void choose(QButtonGroup* group, const QString& name) {
-  for (auto* one : group->buttons())
-    if (one->objectName() == name) one->setChecked(true);
-}
-
 /// 1, 2 or 5 times a power of ten, not above a value.
 double roundLength(double value) {
   if (!(value > 0)) return 0;
@@ -69,15 +47,13 @@ QDoubleSpinBox* PlanSizes::length(const QString& name) {
 QWidget* PlanSizes::buildStratified() {
   auto* box = new QWidget;
   auto* column = columnIn(box);
-  auto* chips = wrapping({}, 6);
-  splits_ = oneOf(this, chips,
-                  {{"splitEqual", txt("As many in each class")},
-                   {"splitProportional", txt("By area")},
-                   {"splitGiven", txt("By number")}});
+  splits_ = new ChipChoice({{"equal", "splitEqual", txt("As many in each class")},
+                            {"proportional", "splitProportional", txt("By area")},
+                            {"given", "splitGiven", txt("By number")}});
   each_ = number("planCount", kInEachClass);
   eachLabel_ = secondLabel("");
   classes_ = new ClassPoints;
-  column->addWidget(chips);
+  column->addWidget(splits_);
   column->addWidget(countRow_ = fieldRow(txt("Points"), {each_, eachLabel_}));
   chooseClasses_ = linkButton("");
   chooseClasses_->setObjectName("planChooseClasses");
@@ -85,7 +61,7 @@ QWidget* PlanSizes::buildStratified() {
   column->addWidget(chooseClasses_, 0, Qt::AlignLeft);
   column->addWidget(classes_);
   connect(chooseClasses_, &QPushButton::clicked, this, &PlanSizes::showFields);
-  connect(splits_, &QButtonGroup::buttonClicked, this, &PlanSizes::splitChosen);
+  connect(splits_, &ChipChoice::chosen, this, &PlanSizes::splitChosen);
   connect(classes_, &ClassPoints::classesChanged, this, &PlanSizes::changed);
   return box;
 }
@@ -93,23 +69,21 @@ QWidget* PlanSizes::buildStratified() {
 QWidget* PlanSizes::buildLattice() {
   auto* box = new QWidget;
   auto* column = columnIn(box);
-  auto* chips = wrapping({}, 6);
-  by_ = oneOf(this, chips,
-              {{"latticeSpacing", txt("By spacing")}, {"latticeNumber", txt("By number")}});
-  auto* forms = wrapping({}, 6);
-  forms_ = oneOf(this, forms,
-                 {{"latticeSquare", txt("Square")}, {"latticeStaggered", txt("Staggered")}});
+  by_ = new ChipChoice({{"spacing", "latticeSpacing", txt("By spacing")},
+                        {"number", "latticeNumber", txt("By number")}});
+  forms_ = new ChipChoice({{"square", "latticeSquare", txt("Square")},
+                           {"staggered", "latticeStaggered", txt("Staggered")}});
   spacing_ = length("planSpacing");
   across_ = number("planAcross", 15);
   down_ = number("planDown", 12);
   spacingUnit_ = secondLabel("");
-  column->addWidget(chips);
+  column->addWidget(by_);
   column->addWidget(spacingRow_ = fieldRow(txt("Every"), {spacing_, spacingUnit_}));
   column->addWidget(sidesRow_ = fieldRow(txt("Points"), {across_, secondLabel(txt("across")), down_,
                                                          secondLabel(txt("down"))}));
-  column->addWidget(fieldRow(txt("Rows"), {forms}));
-  for (auto* group : {by_, forms_})
-    connect(group, &QButtonGroup::buttonClicked, this, [this] {
+  column->addWidget(fieldRow(txt("Rows"), {forms_}));
+  for (auto* choice : {by_, forms_})
+    connect(choice, &ChipChoice::chosen, this, [this] {
       showFields();
       Q_EMIT changed();
     });
@@ -130,9 +104,11 @@ QWidget* PlanSizes::buildBlocks() {
 }
 
 std::string PlanSizes::split() const {
-  return isChosen(splits_, "splitProportional") ? "proportional"
-         : isChosen(splits_, "splitGiven")      ? "given"
-                                                : "equal";
+  return splits_->value().toStdString();
+}
+
+bool PlanSizes::bySpacing() const {
+  return by_->value() == "spacing";
 }
 
 /// In all, so many as before in the classes together.
@@ -153,9 +129,8 @@ void PlanSizes::showFields() {
   random_->setVisible(plan_ == "random");
   lattice_->setVisible(plan_ == "systematic");
   blocksBox_->setVisible(plan_ == "blocks");
-  const bool bySpacing = isChosen(by_, "latticeSpacing");
-  spacingRow_->setVisible(bySpacing);
-  sidesRow_->setVisible(!bySpacing);
+  spacingRow_->setVisible(bySpacing());
+  sidesRow_->setVisible(!bySpacing());
   const bool given = split() == "given";
   countRow_->setVisible(!given);
   if (!given) eachLabel_->setText(split() == "proportional" ? txt("in all") : txt("in each class"));
@@ -207,11 +182,11 @@ Json PlanSizes::fields() const {
   } else if (plan_ == "random") {
     j["count"] = all_->value();
   } else if (plan_ == "systematic") {
-    if (isChosen(by_, "latticeSpacing"))
+    if (bySpacing())
       j["spacing"] = spacing_->value();
     else
       j["across"] = across_->value(), j["down"] = down_->value();
-    if (isChosen(forms_, "latticeStaggered")) j["form"] = "staggered";
+    if (forms_->value() == "staggered") j["form"] = "staggered";
   } else if (plan_ == "blocks") {
     j["blocks"] = blocks_->value();
     j["block_size"] = blockSize_->value();
@@ -223,15 +198,11 @@ Json PlanSizes::fields() const {
 void PlanSizes::take(const Json& step) {
   const QSignalBlocker quiet(this);
   plan_ = q(step.value("plan", "random"));
-  const std::string split = step.value("split", "equal");
-  choose(splits_, split == "given"          ? "splitGiven"
-                  : split == "proportional" ? "splitProportional"
-                                            : "splitEqual");
+  splits_->choose(q(step.value("split", "equal")));
   if (step.contains("count"))
     for (auto* box : {each_, all_, inBlock_}) box->setValue(step["count"].get<int>());
-  choose(by_, step.contains("spacing") ? "latticeSpacing" : "latticeNumber");
-  choose(forms_,
-         step.value("form", "square") == "staggered" ? "latticeStaggered" : "latticeSquare");
+  by_->choose(step.contains("across") ? "number" : "spacing");
+  forms_->choose(q(step.value("form", "square")));
   if (step.contains("spacing")) spacing_->setValue(step["spacing"].get<double>());
   if (step.contains("across")) across_->setValue(step["across"].get<int>());
   if (step.contains("down")) down_->setValue(step["down"].get<int>());
@@ -244,7 +215,7 @@ void PlanSizes::take(const Json& step) {
 QString PlanSizes::missing() const {
   if (plan_ == "stratified" && classes_->rowCount() > 0 && classes_->none())
     return txt("Give at least one class points.");
-  if (plan_ == "systematic" && isChosen(by_, "latticeSpacing") && !(spacing_->value() > 0))
+  if (plan_ == "systematic" && bySpacing() && !(spacing_->value() > 0))
     return txt("Say how far the points are from each other.");
   if (plan_ == "blocks" && !(blockSize_->value() > 0)) return txt("Say how large the blocks are.");
   return {};
@@ -253,9 +224,8 @@ QString PlanSizes::missing() const {
 QString PlanSizes::name() const {
   if (plan_ == "random") return txt("%n random points", "%n random point", all_->value());
   if (plan_ == "systematic")
-    return isChosen(by_, "latticeSpacing")
-               ? txt("Points every %1 %2").arg(lengthText(spacing_->value()), unit_)
-               : txt("%1 x %2 points").arg(across_->value()).arg(down_->value());
+    return bySpacing() ? txt("Points every %1 %2").arg(lengthText(spacing_->value()), unit_)
+                       : txt("%1 x %2 points").arg(across_->value()).arg(down_->value());
   if (plan_ == "blocks") return txt("Points in %n blocks", "Points in %n block", blocks_->value());
   if (split() == "equal") return txt("%n points a class", "%n point a class", each_->value());
   return split() == "given" ? txt("Points by class")

@@ -1,4 +1,5 @@
 #pragma once
+#include "desks/sampling/chip_choice.h"
 #include "desks/sampling/class_points.h"
 
 namespace zp {
@@ -40,12 +41,13 @@ class PlanSizes : public QWidget {
   QWidget* buildLattice();
   QWidget* buildBlocks();
   std::string split() const;
+  bool bySpacing() const;
   void splitChosen();
   void showFields();
 
   QString plan_ = "stratified", unit_;
   QWidget *stratified_, *random_, *lattice_, *blocksBox_;
-  QButtonGroup *splits_, *by_, *forms_;
+  ChipChoice *splits_, *by_, *forms_;
   QSpinBox *each_, *all_, *across_, *down_, *blocks_, *inBlock_;
   QDoubleSpinBox *spacing_, *blockSize_;
   QLabel *eachLabel_, *spacingUnit_, *blockUnit_;

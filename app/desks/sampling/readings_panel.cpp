@@ -1,7 +1,5 @@
 #include "desks/sampling/readings_panel.h"
 
-#include "base/outputs.h"
-
 namespace zp {
 
 namespace {
@@ -115,24 +113,15 @@ void ReadingsPanel::buildTable() {
   title_ = sectionLabel("");
   empty_ = secondLabel("");
   empty_->setObjectName("emptyZones");
-  table_ = new ReadingsTable;
-  separator_ = new QComboBox;
-  separator_->setObjectName("csvSeparator");
-  separator_->setAccessibleName(txt("Separator"));
-  separator_->addItem(txt("comma"), ",");
-  separator_->addItem(txt("semicolon"), ";");
-  separator_->addItem(txt("tab"), "\t");
-  export_ = quietButton(txt("Table as CSV…"));
-  export_->setObjectName("csvGo");
-  auto* out = new QHBoxLayout;
-  out->addWidget(separator_);
-  out->addWidget(export_, 1);
+  openTable_ = quietButton(txt("Open the table"));
+  openTable_->setObjectName("openTable");
   box()->addWidget(title_);
   box()->addWidget(empty_);
-  box()->addWidget(table_);
-  box()->addLayout(out);
+  box()->addWidget(openTable_);
   box()->addStretch();
-  connect(export_, &QPushButton::clicked, this, &ReadingsPanel::exportTable);
+  connect(openTable_, &QPushButton::clicked, this, [this] {
+    if (const auto* p = bench_.study().newest(ProductKind::Table)) Q_EMIT productAsked(q(p->id));
+  });
 }
 
 void ReadingsPanel::forget() {
@@ -276,11 +265,6 @@ Json ReadingsPanel::step() const {
   return j;
 }
 
-void ReadingsPanel::showResult(const QString&) {
-  fillTable();
-  Q_EMIT revealAsked(table_);
-}
-
 /// Which layers have no pixel in some zones.
 QString ReadingsPanel::emptyZones(const Product& table) const {
   QStringList all;
@@ -296,47 +280,25 @@ QString ReadingsPanel::emptyZones(const Product& table) const {
 QString ReadingsPanel::sharedPixels(const Product& table) const {
   QStringList all;
   const Json distinct = table.facts.value("distinct_pixels", Json::object());
-  const size_t rows = table.facts.value("rows", size_t{0});
-  for (const auto& [column, pixels] : distinct.items())
-    if (pixels.is_number_unsigned() && pixels.get<size_t>() < rows && all.size() < 3)
+  for (const auto& [column, counts] : distinct.items()) {
+    const auto count = [&, of = &counts](const char* key) { return of->value(key, size_t{0}); };
+    if (count("pixels") < count("values") && all.size() < 3)
       all << txt("%1 readings of %2 come from %3 different pixels.")
-                 .arg(grouped(rows), q(column), grouped(pixels.get<size_t>()));
+                 .arg(grouped(count("values")), q(column), grouped(count("pixels")));
+  }
   return all.join(" ");
 }
 
 void ReadingsPanel::fillTable() {
   const auto* p = bench_.study().newest(ProductKind::Table);
-  for (QWidget* w : std::initializer_list<QWidget*>{table_, title_, export_, separator_})
+  for (QWidget* w : std::initializer_list<QWidget*>{title_, openTable_})
     w->setVisible(p != nullptr);
   const QString empty = p == nullptr ? QString() : emptyZones(*p) + sharedPixels(*p);
   empty_->setText(empty);
   empty_->setVisible(!empty.isEmpty());
-  if (p == nullptr) return;
-  try {
-    title_->setText(q(p->name));
-    table_->show(readTable(p->file.string()));
-  } catch (const std::exception& e) {
-    Q_EMIT trouble(sentenceOf(e));
-  }
-}
-
-void ReadingsPanel::exportTable() {
-  const auto* p = bench_.study().newest(ProductKind::Table);
-  if (p == nullptr) return;
-  const QString target = QFileDialog::getSaveFileName(
-      this, txt("Table as CSV"), q(fileStem(p->name)) + ".csv", txt("CSV (*.csv)"));
-  if (target.isEmpty()) return;
-  try {
-    writeFileAtomically(
-        target.toStdString(),
-        toCsv(readTable(p->file.string()), separator_->currentData().toString()[0].toLatin1()));
-    const QString system = q(p->facts.value("system", ""));
-    Q_EMIT bench_.notice(system.isEmpty()
-                             ? txt("The table is in “%1”.").arg(target)
-                             : txt("The table is in “%1”, coordinates in %2.").arg(target, system));
-  } catch (const std::exception& e) {
-    Q_EMIT trouble(sentenceOf(e));
-  }
+  if (p != nullptr)
+    title_->setText(
+        txt("%1, %n rows", "%1, %n row", p->facts.value("rows", qint64{0})).arg(q(p->name)));
 }
 
 }  // namespace zp

@@ -1,7 +1,6 @@
 #pragma once
 #include "background/latest.h"
 #include "desks/mapping/features_panel.h"
-#include "desks/sampling/readings_table.h"
 
 namespace zp {
 
@@ -17,7 +16,6 @@ class ReadingsPanel : public Panel {
   QString action() const override;
   QString missing() const override;
   Json step() const override;
-  void showResult(const QString& product) override;
   /// Points or cells that are read from now on.
   void choosePlaces(const QString& product);
   std::vector<ViewShape> shapes() const override { return shapes_; }
@@ -31,7 +29,6 @@ class ReadingsPanel : public Panel {
   void fillLayers();
   void fillTable();
   void showPlaces();
-  void exportTable();
   bool atPoints() const;
   QStringList ticked() const { return tickedIn(*layers_); }
   Json statistics() const;
@@ -40,16 +37,15 @@ class ReadingsPanel : public Panel {
 
   MapView& view_;
   Latest job_;
-  QComboBox *places_, *how_, *pixels_, *rows_, *separator_;
+  QComboBox *places_, *how_, *pixels_, *rows_;
   QSpinBox* window_;
   QWidget* howRow_;
   QListWidget* layers_;
-  QPushButton *withFeatures_, *export_;
+  QPushButton *withFeatures_, *openTable_;
   FeaturesPanel* features_;
   QWidget* zones_;
   QList<QPushButton*> statistics_;
   QLabel *title_, *empty_;
-  ReadingsTable* table_;
   QString seen_;  // the places on the view
   std::vector<ViewShape> shapes_;
   std::vector<ViewPoint> points_;

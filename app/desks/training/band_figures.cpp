@@ -1,5 +1,6 @@
 #include "desks/training/band_figures.h"
 
+#include "look/look.h"
 #include "look/parts.h"
 
 namespace zp {

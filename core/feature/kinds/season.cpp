@@ -1,7 +1,7 @@
 #include <algorithm>
-#include <chrono>
 #include <cmath>
 
+#include "base/day.h"
 #include "base/error.h"
 #include "base/nan.h"
 #include "base/text.h"
@@ -88,15 +88,8 @@ class Season : public Feature {
 
 /// "2031-05-02" as days; NaN for no date.
 double daysOf(const std::string& date) {
-  if (date.size() < 10) return kNan;
-  const auto y = parseInteger(date.substr(0, 4)), m = parseInteger(date.substr(5, 2)),
-             d = parseInteger(date.substr(8, 2));
-  if (!y || !m || !d) return kNan;
-  const std::chrono::year_month_day day{std::chrono::year(static_cast<int>(*y)),
-                                        std::chrono::month(static_cast<unsigned>(*m)),
-                                        std::chrono::day(static_cast<unsigned>(*d))};
-  if (!day.ok()) return kNan;
-  return static_cast<double>(std::chrono::sys_days(day).time_since_epoch().count());
+  const auto day = dayOf(date);
+  return day ? static_cast<double>(*day) : kNan;
 }
 
 std::vector<std::string> wordsIn(const std::string& text) {

@@ -4,9 +4,9 @@
 #define ZP_STEPS(of)                                                                               \
   of(index) of(threshold) of(rules) of(change) of(history) of(series) of(compare) of(map)          \
       of(confidence) of(unlikeness) of(cluster) of(nameClusters) of(segments) of(tidy) of(touchUp) \
-          of(combine) of(disagreement) of(points) of(cells) of(readings) of(zones) of(labels)      \
-              of(stack) of(join) of(composite) of(sharpen) of(speckle) of(haze) of(slopeLight)     \
-                  of(normalise) of(importClasses) of(importQuantity)
+          of(combine) of(disagreement) of(points) of(cells) of(readings) of(zones) of(joinTables)  \
+              of(table) of(labels) of(stack) of(join) of(composite) of(sharpen) of(speckle)        \
+                  of(haze) of(slopeLight) of(normalise) of(importClasses) of(importQuantity)
 
 namespace zp {
 

@@ -1,5 +1,8 @@
 #include "sampling/readings.h"
 
+#include <algorithm>
+#include <cmath>
+
 #include "base/error.h"
 #include "base/text.h"
 #include "grid/crs.h"
@@ -13,12 +16,19 @@ bool isOfClasses(const Product& p) {
   return p.kind == ProductKind::ClassMap || p.kind == ProductKind::Clusters;
 }
 
+/// Columns, and of each by its id the scene or product that it was read from.
+struct ReadColumns {
+  Readings readings;
+  std::vector<std::string> of = {};
+};
+
 /// Scenes give a column a band, with their own conversion; products one. Between classes there is
 /// no mean: the pixel that a place lies in gives its own.
-Readings readLayers(StepRun& r, const std::vector<std::string>& from,
-                    const std::vector<Place>& places, const std::string& crs,
-                    const ReadingMethod& how, const Progress& progress) {
-  Readings readings;
+ReadColumns readLayers(StepRun& r, const std::vector<std::string>& from,
+                       const std::vector<Place>& places, const std::string& crs,
+                       const ReadingMethod& how, const Progress& progress) {
+  ReadColumns out;
+  Readings& readings = out.readings;
   for (size_t i = 0; i < from.size(); ++i) {
     if (r.study().scene(from[i]) != nullptr) {
       const Scene& s = r.sceneOf(from[i]);
@@ -34,12 +44,13 @@ Readings readLayers(StepRun& r, const std::vector<std::string>& from,
                            isOfClasses(p) ? ReadingMethod() : how));
       readings.columns.back() = p.name;
     }
+    out.of.resize(readings.columns.size(), from[i]);
     progress.at(static_cast<double>(i + 1) / static_cast<double>(from.size()));
   }
-  return readings;
+  return out;
 }
 
-Readings readAll(StepRun& r, const std::vector<Place>& places, const std::string& crs) {
+ReadColumns readAll(StepRun& r, const std::vector<Place>& places, const std::string& crs) {
   const auto from = r.step().value("from", std::vector<std::string>()),
              lines = r.step().value("features", std::vector<std::string>());
   if (from.empty() && lines.empty()) throw Error("Nothing is chosen to read; choose one or more.");
@@ -47,32 +58,46 @@ Readings readAll(StepRun& r, const std::vector<Place>& places, const std::string
     throw Error("Say whose features are read; this step names no scene.");
   const auto how = readingMethod(r.step().value("how", "nearest"), r.step().value("window", 3));
   const double half = lines.empty() ? 1 : from.empty() ? 0 : 0.5;
-  Readings all;
+  ReadColumns all;
   if (!from.empty()) all = readLayers(r, from, places, crs, how, r.progress().part(0, half));
-  if (!lines.empty())
-    add(all, readFeaturesAt(places, crs, r.scope(), lines, r.progress().part(half, 1), how));
+  if (lines.empty()) return all;
+  add(all.readings, readFeaturesAt(places, crs, r.scope(), lines, r.progress().part(half, 1), how));
+  all.of.resize(all.readings.columns.size(), r.step()["scene"]);
   return all;
+}
+
+/// What is known of the columns that were read, by their names in the table.
+void noteColumns(const Table& table, size_t first, const ReadColumns& read, Json& facts) {
+  Json distinct = Json::object(), sources = Json::object();
+  for (size_t c = 0; c < read.of.size(); ++c) {
+    const auto& values = read.readings.values[c];
+    const auto empty =
+        std::count_if(values.begin(), values.end(), [](double v) { return std::isnan(v); });
+    const std::string& column = table.columns[first + c];
+    sources[column] = {{"of", read.of[c]}};
+    distinct[column] = {{"values", values.size() - static_cast<size_t>(empty)},
+                        {"pixels", read.readings.distinct[c]}};
+  }
+  facts["distinct_pixels"] = distinct;
+  facts["sources"] = sources;
 }
 
 Product runReadings(StepRun& r) {
   const Layer layer = readLayer(r.source("points").file.string());
   const auto places = placesOf(layer);
   Table table = layer.table;
-  const Readings readings = readAll(r, places, layer.crs);
+  const ReadColumns read = readAll(r, places, layer.crs);
   const size_t own = table.columns.size();
-  appendTo(table, readings);
-  Json distinct = Json::object();
-  for (size_t c = 0; c < readings.distinct.size(); ++c)
-    distinct[table.columns[own + c]] = readings.distinct[c];
+  appendTo(table, read.readings);
+  r.begin(ProductKind::Table, ".csv");
+  noteColumns(table, own, read, r.product.facts);
   table.columns.insert(table.columns.begin() + 1, {"x", "y"});
   for (size_t i = 0; i < table.rows.size(); ++i)
     table.rows[i].insert(table.rows[i].begin() + 1, {shortest(places[i].x), shortest(places[i].y)});
-  r.begin(ProductKind::Table, ".csv");
   writeFileAtomically(r.temporary, toCsv(table));
-  r.product.facts = {{"rows", table.rows.size()},
-                     {"columns", table.columns},
-                     {"distinct_pixels", distinct},
-                     {"system", crsName(layer.crs)}};
+  const Json facts{
+      {"rows", table.rows.size()}, {"columns", table.columns}, {"system", crsName(layer.crs)}};
+  r.product.facts.update(facts);
   return r.finish();
 }
 

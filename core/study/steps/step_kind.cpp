@@ -61,7 +61,10 @@ bool fits(const StepField& f, const Json& v) {
     case Holds::Product:
     case Holds::Layer:
     case Holds::Outline:
+    case Holds::Rows:
       return isText(v);
+    case Holds::Edits:
+      return v.is_array() && each(v, [](const Json& edit) { return edit.is_object(); });
     case Holds::Number:
       return v.is_number() || v.is_null();
     case Holds::Whole:
@@ -158,6 +161,10 @@ std::string wordOf(Holds h) {
       return "a scene or a product";
     case Holds::Outline:
       return "an outline";
+    case Holds::Rows:
+      return "a table, points, cells or an outline";
+    case Holds::Edits:
+      return "a list of changes of a table";
     case Holds::Scenes:
       return "a list of scenes";
     case Holds::Products:
@@ -210,7 +217,7 @@ bool textsAreTexts(const Json& step) {
   const auto isWrong = [](const StepField& f, const Json& v) {
     const bool text = f.holds == Holds::Text || f.holds == Holds::File || f.holds == Holds::Scene ||
                       f.holds == Holds::Product || f.holds == Holds::Layer ||
-                      f.holds == Holds::Outline;
+                      f.holds == Holds::Outline || f.holds == Holds::Rows;
     return (text && !v.is_string()) || (f.holds == Holds::Named && !fits(f, v));
   };
   for (const auto& [id, value] : step.items()) {
@@ -236,6 +243,7 @@ void eachReference(const StepKind& kind, Json& step, const std::function<void(Js
       case Holds::Product:
       case Holds::Layer:
       case Holds::Outline:
+      case Holds::Rows:
         visit(*at);
         break;
       case Holds::Scenes:

@@ -35,6 +35,8 @@ enum class Holds {
   Named,  // name in formulas → layer
   Bands,  // a list of {scene band}
   Outline,
+  Rows,         // a table, points, cells or an outline
+  Edits,        // changes of a table (sampling/table_edits.h)
   Corrections,  // a list of {rings code only}
   Places,       // a list of [x y]
   Labels        // those given to the points of a labelling

@@ -89,18 +89,20 @@ std::vector<ZoneSummary> summaries(StepRun& r, const Layer& polygons) {
     return r.progress().part(static_cast<double>(i) / parts, static_cast<double>(i + 1) / parts);
   };
   std::vector<ZoneSummary> all;
-  const auto add = [&](std::vector<ZoneSummary> some) {
+  const auto add = [&](std::vector<ZoneSummary> some, const std::string& of) {
+    for (auto& s : some) s.source = of;
     all.insert(all.end(), std::make_move_iterator(some.begin()),
                std::make_move_iterator(some.end()));
   };
   for (size_t i = 0; i < from.size(); ++i)
     if (r.study().scene(from[i]) != nullptr)
-      add(ofScene(polygons, r.sceneOf(from[i]), question, part(i)));
+      add(ofScene(polygons, r.sceneOf(from[i]), question, part(i)), from[i]);
     else
-      add(ofProduct(polygons, r.sourceOf(from[i]), question, part(i)));
+      add(ofProduct(polygons, r.sourceOf(from[i]), question, part(i)), from[i]);
   if (!lines.empty())
     add(summarise(polygons, r.scope(), lines, questionFor(false, question, lines[0]),
-                  part(from.size())));
+                  part(from.size())),
+        r.step()["scene"]);
   return all;
 }
 
@@ -112,11 +114,21 @@ Json withoutPixels(const std::vector<ZoneSummary>& all) {
   return list;
 }
 
+/// What each column that was read tells, and of what, by its name in the table.
+Json sourcesOf(const std::vector<ZoneSummary>& all, const Table& table, size_t first) {
+  Json sources = Json::object();
+  for (const auto& s : all)
+    for (const auto& column : s.columns)
+      sources[table.columns[first++]] = {{"of", s.source}, {"what", column}};
+  return sources;
+}
+
 Product runZones(StepRun& r) {
   const Layer polygons = polygonsOf(r);
   const auto all = summaries(r, polygons);
   Table table = polygons.table;
-  if (r.step().value("rows", "zones") == "zones-and-dates")
+  const bool dates = r.step().value("rows", "zones") == "zones-and-dates";
+  if (dates)
     table = longTable(table, all);
   else
     appendTo(table, wide(all));
@@ -124,6 +136,7 @@ Product runZones(StepRun& r) {
   writeFileAtomically(r.temporary, toCsv(table));
   r.product.facts = {
       {"rows", table.rows.size()}, {"columns", table.columns}, {"zones", polygons.shapes.size()}};
+  if (!dates) r.product.facts["sources"] = sourcesOf(all, table, polygons.table.columns.size());
   if (const Json empty = withoutPixels(all); !empty.empty())
     r.product.facts["without_pixels"] = empty;
   return r.finish();

@@ -1,0 +1,87 @@
+#include "desks/sampling/table/relation_page.h"
+
+#include "base/text.h"
+#include "look/look.h"
+#include "sampling/readings.h"
+#include "sampling/row_formula.h"
+
+namespace zp {
+
+RelationPage::RelationPage(TableBook& book, SheetModel& sheet) : ChartPage(book, sheet) {
+  x_ = addChoice("chartX", txt("Across"), Takes::Numbers);
+  y_ = addChoice("chartY", txt("Up"), Takes::Numbers);
+  by_ = addChoice("chartColour", txt("Colour"), Takes::Any, txt("all alike"));
+  chart_ = new RelationChart;
+  setRoom(chart_);
+  residuals_ = linkButton(txt("Residuals as a column"));
+  residuals_->setObjectName("addResiduals");
+  connect(residuals_, &QPushButton::clicked, this, &RelationPage::addResiduals);
+  connect(chart_, &BrushedChart::brushed, this, [this](const QRectF& r) {
+    const auto *x = columnOf(x_), *y = columnOf(y_);
+    if (x != nullptr && y != nullptr)
+      chooseShown([&](size_t i) { return r.contains({x->numbers[i], y->numbers[i]}); });
+  });
+}
+
+std::vector<QColor> RelationPage::colours() const {
+  const auto* by = columnOf(by_);
+  return by == nullptr ? std::vector<QColor>() : coloursBy(by);
+}
+
+bool RelationPage::redraw() {
+  line_.reset();
+  residuals_->hide();
+  const auto *x = columnOf(x_), *y = columnOf(y_);
+  if (x == nullptr || y == nullptr) return false;
+  try {
+    line_ = fitLine(x->numbers, y->numbers);
+    said_ = figures(*line_);
+  } catch (const std::exception& e) {
+    said_ = sentenceOf(e);
+  }
+  title_ = txt("%1 against %2").arg(titleOf(*y), titleOf(*x));
+  chart_->setTitles(titleOf(*x), titleOf(*y));
+  chart_->show(x->numbers, y->numbers, coloursBy(columnOf(by_)), line_);
+  residuals_->setVisible(line_.has_value());
+  return true;
+}
+
+QString RelationPage::figures(const Line& line) const {
+  const auto figure = [](double v) { return std::isnan(v) ? QString("–") : decimal(v, 2); };
+  const auto *x = columnOf(x_), *y = columnOf(y_);
+  const QString sign = line.slope < 0 ? "−" : "+";
+  QString n = txt("n %1").arg(grouped(line.n));
+  const size_t ofX = distinctBehind(*x), ofY = distinctBehind(*y);
+  if (const size_t least = ofX == 0 ? ofY : ofY == 0 ? ofX : std::min(ofX, ofY); least > 0)
+    n += txt(", from %1 different pixels").arg(grouped(least));
+  return QStringList(
+             {QString("%1 = %2 %3 %4 · %5")
+                  .arg(q(y->name), compact(line.intercept), sign, compact(std::abs(line.slope)),
+                       q(x->name)),
+              QString("\nr %1 [%2, %3]").arg(figure(line.r), figure(line.rLow), figure(line.rHigh)),
+              QString(" · R² %1 · RMSE %2").arg(figure(line.rSquared), compact(line.rmse)),
+              txt(" · rank r %1").arg(figure(rankCorrelation(x->numbers, y->numbers))), " · " + n})
+      .join("");
+}
+
+/// 0 where it is not known, or every row has its own.
+size_t RelationPage::distinctBehind(const Column& column) const {
+  const Json known = book_.product()->facts.value("distinct_pixels", Json::object());
+  const auto at = known.find(column.from);
+  if (column.from.empty() || at == known.end()) return 0;
+  const size_t values = at->value("values", size_t{0}), pixels = at->value("pixels", size_t{0});
+  return pixels < values ? pixels : 0;
+}
+
+void RelationPage::addResiduals() {
+  const auto *x = columnOf(x_), *y = columnOf(y_);
+  if (!line_ || x == nullptr || y == nullptr) return;
+  const std::string name = columnBeside("residual of " + y->name, book_.whole().names());
+  book_.edit({{"add", name},
+              {"formula",
+               fmt::format("{} - ({} + {} * {})", inFormula(y->name), shortest(line_->intercept),
+                           shortest(line_->slope), inFormula(x->name))}},
+             txt("Add the residuals of %1").arg(q(y->name)));
+}
+
+}  // namespace zp

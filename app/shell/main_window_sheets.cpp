@@ -1,0 +1,73 @@
+// The sheets that stand in place of view and desk.
+#include "shell/main_window.h"
+
+namespace zp {
+
+void MainWindow::connectSheets() {
+  connect(&book_, &LabelBook::updated, this, [this] {
+    updateTrail();
+    updateOverlays();
+  });
+  connect(accuracyDesk_, &AccuracyDesk::labellingAsked, this, &MainWindow::openLabelling);
+  connect(accuracyDesk_, &AccuracyDesk::matrixAsked, this, &MainWindow::openMatrix);
+  connect(labelling_, &LabellingSheet::leaveAsked, this, [this] { goTo(5); });
+  connect(labelling_, &LabellingSheet::closed, this, &MainWindow::openMatrix);
+  connect(mappingDesk_, &MappingDesk::namingAsked, this, &MainWindow::openNaming);
+  connect(shelf_, &Shelf::namingAsked, this, &MainWindow::openNaming);
+  connect(naming_, &NamingSheet::leaveAsked, this, [this] { goTo(3); });
+  connect(trainingDesk_, &TrainingDesk::signaturesAsked, this, &MainWindow::openSignatures);
+  connect(trainingDesk_, &TrainingDesk::trainingKnown, signatures_, &SignatureSheet::setTraining);
+  connect(signatures_, &SignatureSheet::leaveAsked, this, [this] { goTo(2); });
+  connect(matrix_, &MatrixSheet::leaveAsked, this, [this] { goTo(5); });
+  connect(matrix_, &MatrixSheet::pointsAsked, this, [this] {
+    goTo(5);
+    if (const auto* m = book_.map()) showFront(q(m->id));
+  });
+  connect(table_, &TableSheet::leaveAsked, this, [this] { goTo(4); });
+  connect(table_, &TableSheet::tableAsked, this, &MainWindow::openTable);
+}
+
+void MainWindow::openLabelling() {
+  if (!book_.load() || book_.none()) return;
+  stage_ = 5;
+  trail_->setCurrent(5);
+  shelf_->setVisible(false);
+  pages_->setCurrentIndex(kLabelling);
+  pages_->currentWidget()->layout()->activate();
+  labelling_->open();
+  QTimer::singleShot(0, labelling_,
+                     [this] { labelling_->open(); });  // once the panes have their size
+}
+
+void MainWindow::openMatrix() {
+  stage_ = 5;
+  trail_->setCurrent(5);
+  shelf_->setVisible(true);
+  pages_->setCurrentIndex(kMatrix);
+  matrix_->open();
+  updateTrail();
+}
+
+void MainWindow::openNaming(const QString& product) {
+  goTo(3);
+  shelf_->setVisible(false);
+  pages_->setCurrentIndex(kNaming);
+  pages_->currentWidget()->layout()->activate();
+  naming_->open(product);
+}
+
+void MainWindow::openSignatures(int code) {
+  shelf_->setVisible(false);
+  pages_->setCurrentIndex(kSignatures);
+  pages_->currentWidget()->layout()->activate();
+  signatures_->open(code);
+}
+
+void MainWindow::openTable(const QString& product) {
+  goTo(4);
+  pages_->setCurrentIndex(kTable);
+  pages_->currentWidget()->layout()->activate();
+  table_->open(product, view_->front());
+}
+
+}  // namespace zp

@@ -1,0 +1,31 @@
+#pragma once
+#include <optional>
+
+#include "outline/layer.h"
+#include "study/study.h"
+
+namespace zp {
+
+/// The places that the rows of a table were read at: points, cells, or the polygons of an outline.
+struct TablePlaces {
+  std::string of;                 // the id of a product or an outline; it may be gone by now
+  std::vector<size_t> rows = {};  // of each row, which of its places
+};
+
+/// Of a table's own step or facts; nothing of a table without places.
+std::optional<TablePlaces> placesOfRows(const Product& product, const Table& table);
+
+/// Notes it in the facts of a table that was made from another; where the rows are not those of the
+/// places one by one, their numbers from 1 become a column "place".
+void notePlaces(const TablePlaces& places, Table& table, Json& facts);
+
+/// Keeps what was known of columns in the facts of a table that was made from another. `columns`:
+/// the name before and after of each that is there still; `sameRows`: no row went or came.
+void noteColumns(const Product& before,
+                 const std::vector<std::pair<std::string, std::string>>& columns, bool sameRows,
+                 Json& facts);
+
+/// The layer behind such an id; nothing when there is none any more.
+std::optional<Layer> layerOfPlaces(const Study& study, const std::string& of);
+
+}  // namespace zp

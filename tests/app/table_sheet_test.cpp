@@ -1,0 +1,497 @@
+// The sheet of a table: rows, chart and view with one selection, and what is done to a table.
+#include "base/text.h"
+#include "charts/curve_chart.h"
+#include "charts/relation_chart.h"
+#include "charts/shares_chart.h"
+#include "charts/values_chart.h"
+#include "outline/field_types.h"
+#include "window_fixture.h"
+
+namespace zp {
+namespace {
+
+using namespace testing;
+
+class TableWindow : public RealWindow {
+ protected:
+  /// Vegetation and surface temperature in cells of 500 m.
+  void SetUp() override {
+    RealWindow::SetUp();
+    run({{"do", "index"},
+         {"scene", s().scenes[2].id},
+         {"formula", "ndiff(nir, red)"},
+         {"name", "Vegetation"}});
+    run({{"do", "import-quantity"},
+         {"file", (s().folder() / "outlines/surface-temperature.tif").string()},
+         {"unit", "°C"},
+         {"from", "2031-07-01"},
+         {"to", "2031-07-31"},
+         {"name", "Temperature"}});
+    run({{"do", "cells"},
+         {"over", s().scenes[2].id},
+         {"form", "squares"},
+         {"size", 500},
+         {"name", "Cells of 500 m"}});
+    run({{"do", "zones"},
+         {"cells", id(2)},
+         {"from", {id(0), id(1)}},
+         {"statistics", {"mean"}},
+         {"name", "Warmth of the cells"}});
+    open(id(3));
+  }
+  void run(const Json& step) {
+    const size_t before = s().products.size();
+    w().bench().run(step, "A step");
+    d().until([&] { return s().products.size() > before; }, "a product");
+    d().settle();
+  }
+  std::string id(size_t product) { return s().products[product].id; }
+  void open(const std::string& table) {
+    w().openTable(q(table));
+    settle();
+  }
+  void settle() {
+    d().until([&] { return w().table().isVisible() && w().table().ready(); }, "the table");
+  }
+  TableBook& book() { return w().table().book(); }
+  SheetView& rows() { return w().table().rows(); }
+  QString trouble() {
+    auto* label = w().findChild<QLabel*>("tableTrouble");
+    return label->isVisible() ? label->text() : QString();
+  }
+  QString count() { return d().find<QLabel>("tableCount")->text(); }
+  void where(const QString& formula) {
+    auto* field = d().find<QLineEdit>("rowsWhere");
+    field->setFocus();
+    field->selectAll();
+    QTest::keyClicks(field, formula);
+    QTest::keyClick(field, Qt::Key_Return);
+  }
+  void type(const char* field, const QString& text) {
+    auto* line = d().find<QLineEdit>(field);
+    line->setFocus();
+    line->clear();
+    QTest::keyClicks(line, text);
+  }
+  void clickHead(int section, Qt::MouseButton button = Qt::LeftButton) {
+    auto* head = rows().horizontalHeader();
+    QTest::mouseClick(head->viewport(), button, {},
+                      {head->sectionViewportPosition(section) + head->sectionSize(section) / 2, 8});
+  }
+  std::string cell(size_t row, const std::string& column) {
+    return book().shown().columns[book().shown().column(column)].texts[row];
+  }
+  template <class Chart>
+  Chart& chartOf() {
+    return *w().table().template findChild<Chart*>();
+  }
+  void brush(BrushedChart& chart, QPoint from, QPoint to) {
+    QTest::mousePress(&chart, Qt::LeftButton, {}, from);
+    QTest::mouseMove(&chart, (from + to) / 2);
+    QTest::mouseMove(&chart, to);
+    QTest::mouseRelease(&chart, Qt::LeftButton, {}, to);
+  }
+  void choose(const char* name, const QString& entry) {
+    auto* box = d().find<QComboBox>(name);
+    const int at = box->findText(entry);
+    ASSERT_GE(at, 0) << entry.toStdString();
+    box->setCurrentIndex(at);
+    Q_EMIT box->activated(at);
+  }
+  bool enabled(const char* name) { return d().find(name)->isEnabled(); }
+};
+
+TEST_F(TableWindow, OneSelectionAcrossChartRowsAndView) {
+  const auto& sheet = book().shown();
+  ASSERT_GT(sheet.rows(), 300u);
+  auto& chart = chartOf<RelationChart>();
+  const auto& x = sheet.columns[1].numbers;
+  const auto& y = sheet.columns[2].numbers;
+  ASSERT_EQ(d().find<QLabel>("chartTitle")->text(),
+            "Temperature_mean, mean against Vegetation_mean, mean");
+  // The line and its figures are those of the core.
+  const Line line = fitLine(x, y);
+  EXPECT_TRUE(w().table().chart().said().contains("r " + decimal(line.r, 2)))
+      << w().table().chart().said().toStdString();
+  EXPECT_TRUE(w().table().chart().said().contains("n " + QString::number(line.n)));
+  // Dots that are brushed choose their rows and light their places up.
+  const double lowX = 0.2, highX = 0.5, lowY = 17, highY = 24;
+  brush(chart, chart.pointOf(lowX, highY), chart.pointOf(highX, lowY));
+  std::vector<size_t> inside;
+  for (size_t r = 0; r < x.size(); ++r)
+    if (x[r] > lowX + 0.01 && x[r] < highX - 0.01 && y[r] > lowY + 0.1 && y[r] < highY - 0.1)
+      inside.push_back(r);
+  ASSERT_GT(inside.size(), 3u);
+  ASSERT_GE(book().chosenCount(), inside.size());
+  ASSERT_LT(book().chosenCount(), sheet.rows() / 2);
+  for (const size_t r : inside) EXPECT_TRUE(book().chosen()[r]) << r;
+  EXPECT_EQ(rows().selectionModel()->selectedRows().size(), static_cast<int>(book().chosenCount()));
+  EXPECT_TRUE(count().contains(QString::number(book().chosenCount()) + " chosen"));
+  EXPECT_TRUE(chart.anyChosen());
+  // A place that is clicked chooses its row, and the mark around the dots goes with the choice.
+  auto& view = w().table().places().view();
+  const Place centre = [&] {
+    const Extent e = book().layer()->shapes[40].extent();
+    return Place{(e.left + e.right) / 2, (e.bottom + e.top) / 2};
+  }();
+  QTest::mouseClick(&view, Qt::LeftButton, {}, view.toScreen(centre).toPoint());
+  EXPECT_EQ(book().chosenCount(), 1u);
+  EXPECT_TRUE(book().chosen()[40]);
+  ASSERT_EQ(rows().selectionModel()->selectedRows().size(), 1);
+  EXPECT_EQ(rows().selectionModel()->selectedRows()[0].row(), 40);
+  // A row that is clicked is chosen in both others.
+  const QRect at = rows().visualRect(rows().model()->index(42, 1));
+  QTest::mouseClick(rows().viewport(), Qt::LeftButton, {}, at.center());
+  EXPECT_EQ(book().chosenCount(), 1u);
+  EXPECT_TRUE(book().chosen()[42]);
+  QTest::keyClick(&rows(), Qt::Key_Escape);
+  EXPECT_EQ(book().chosenCount(), 0u);
+  QTest::keyClick(&rows(), Qt::Key_Escape);
+  EXPECT_FALSE(w().table().isVisible());
+}
+
+TEST_F(TableWindow, RowsWhereAndTheirOrderAreKeptAndTakenBack) {
+  const size_t all = book().shown().rows();
+  where("Vegetation_mean > 0.5");
+  d().until([&] { return book().ready() && book().shown().rows() < all; }, "fewer rows");
+  for (const double v : book().shown().columns[1].numbers) EXPECT_GT(v, 0.5);
+  EXPECT_TRUE(count().contains(" of "));
+  where("Vegetation > ");
+  d().until([&] { return !trouble().isEmpty(); }, "what is wrong");
+  EXPECT_TRUE(trouble().contains("Did you mean")) << trouble().toStdString();
+  EXPECT_LT(book().shown().rows(), all);  // as before
+  clickHead(2);
+  d().until([&] { return book().ready() && book().sortedBy() == "Temperature_mean"; }, "the order");
+  settle();
+  EXPECT_TRUE(std::is_sorted(book().shown().columns[2].numbers.begin(),
+                             book().shown().columns[2].numbers.end()));
+  clickHead(2);
+  d().until([&] { return book().ready() && book().sortedDown(); }, "the order down");
+  settle();
+  EXPECT_GT(book().shown().columns[2].numbers[0], book().shown().columns[2].numbers[1]);
+  // Kept with the study, and taken back one by one.
+  reopen();
+  open(id(3));
+  EXPECT_TRUE(book().sortedDown());
+  EXPECT_EQ(book().where(), "Vegetation_mean > 0.5");
+  EXPECT_LT(book().shown().rows(), all);
+  auto* field = d().find<QLineEdit>("rowsWhere");
+  field->setFocus();
+  field->clear();
+  d().until([&] { return book().ready() && book().shown().rows() == all; }, "all rows");
+  w().bench().undo().undo();
+  d().until([&] { return book().ready() && book().shown().rows() < all; }, "fewer rows again");
+}
+
+TEST_F(TableWindow, ColumnsByFormula) {
+  d().click("sideColumn");
+  EXPECT_FALSE(enabled("columnGo"));
+  type("newColumn", "kelvin");
+  type("newFormula", "Temperatur_mean + 273.15");
+  d().until([&] { return d().find<QLabel>("columnSaid")->text().contains("Did you mean"); },
+            "what is wrong");
+  EXPECT_FALSE(enabled("columnGo"));
+  type("newFormula", "Temperature_mean + 273.15");
+  d().until([&] { return enabled("columnGo"); }, "the button");
+  EXPECT_TRUE(d().find("columnGo")->text().contains(" values"));
+  const size_t filled = book().whole().columns[2].filled();
+  EXPECT_TRUE(d().find("columnGo")->text().contains(QString::number(filled)));
+  d().click("columnGo");
+  d().until([&] { return book().ready() && book().shown().columns.size() == 4; }, "the column");
+  EXPECT_NEAR(*parseNumber(cell(5, "kelvin")), *parseNumber(cell(5, "Temperature_mean")) + 273.15,
+              1e-9);
+  // A change of many rows says how many before it is made.
+  d().click("columnChange");
+  choose("columnChoice", "kelvin");
+  type("changeTo", "300");
+  type("changeWhere", "kelvin > 300");
+  size_t above = 0;
+  for (const double v : book().whole().columns[3].numbers) above += v > 300;
+  ASSERT_GT(above, 0u);
+  d().until([&] { return enabled("columnGo") && d().find("columnGo")->text().contains("Change"); },
+            "the button");
+  EXPECT_EQ(d().find("columnGo")->text(),
+            QString("Change %1 rows of %2").arg(above).arg(book().whole().rows()));
+  d().click("columnGo");
+  const auto highest = [&] {
+    const auto& v = book().whole().columns[3].numbers;
+    return *std::max_element(v.begin(), v.end());
+  };
+  d().until([&] { return book().ready() && highest() <= 300; }, "the change");
+  w().bench().undo().undo();
+  d().until([&] { return book().ready() && highest() > 300; }, "the change taken back");
+  // Name, hide, drop.
+  clickHead(3, Qt::RightButton);
+  Q_EMIT rows().columnAsked("kelvin", {});
+  type("renameTo", "K");
+  d().until([&] { return enabled("columnGo"); }, "the button");
+  d().click("columnGo");
+  d().until([&] { return book().ready() && book().whole().columns[3].name == "K"; }, "the name");
+  choose("columnChoice", "K");
+  d().click("hideColumn");
+  d().until([&] { return book().ready() && rows().model()->columnCount() == 3; }, "it is hidden");
+  d().click("showColumns");
+  d().until([&] { return book().ready() && rows().model()->columnCount() == 4; }, "it is shown");
+  choose("columnChoice", "K");
+  d().click("dropColumn");
+  d().until([&] { return book().ready() && book().whole().columns.size() == 3; }, "it is gone");
+}
+
+TEST_F(TableWindow, AListFromTheClipboardAndRowsToIt) {
+  QGuiApplication::clipboard()->setText("1\thigh\r\n3\tlow\r\n99999\tnone\r\n");
+  d().click("sideColumn");
+  d().click("columnPaste");
+  EXPECT_TRUE(d().find<QLabel>("pasteSaid")->text().contains("3 values"));
+  type("pasteInto", "level");
+  d().until([&] { return enabled("columnGo"); }, "the button");
+  EXPECT_TRUE(d().find("columnGo")->text().startsWith("Change 2 rows"));
+  d().click("columnGo");
+  d().until([&] { return book().ready() && book().shown().columns.size() == 4; }, "the column");
+  EXPECT_EQ(cell(0, "level"), "high");
+  EXPECT_EQ(cell(1, "level"), "");
+  EXPECT_EQ(cell(2, "level"), "low");
+  // Copied as text that a spreadsheet takes.
+  book().choose({0, 2});
+  rows().setFocus();
+  QTest::keyClick(&rows(), Qt::Key_C, Qt::ControlModifier);
+  const QStringList lines = QGuiApplication::clipboard()->text().split('\n');
+  ASSERT_EQ(lines.size(), 4);
+  EXPECT_EQ(lines[0], "id\tVegetation_mean\tTemperature_mean\tlevel");
+  EXPECT_TRUE(lines[1].startsWith("1\t") && lines[1].endsWith("\thigh"));
+  EXPECT_TRUE(lines[2].startsWith("3\t") && lines[2].endsWith("\tlow"));
+  // What is no list is said.
+  QGuiApplication::clipboard()->setText("no list");
+  EXPECT_TRUE(d().find<QLabel>("pasteSaid")->text().contains("no such list"));
+  EXPECT_FALSE(enabled("columnGo"));
+}
+
+TEST_F(TableWindow, ResidualsAreAColumnAndLeaveNothingOver) {
+  d().click("addResiduals");
+  d().until([&] { return book().ready() && book().whole().columns.size() == 4; }, "the residuals");
+  const auto& c = book().whole().columns;
+  EXPECT_EQ(c[3].name, "residual of Temperature_mean");
+  double sum = 0;
+  for (const double v : c[3].numbers) sum += std::isnan(v) ? 0 : v;
+  EXPECT_NEAR(sum, 0, 1e-6);
+  EXPECT_NEAR(fitLine(c[1].numbers, c[3].numbers).slope, 0, 1e-9);
+}
+
+TEST_F(TableWindow, SummaryByGroupIsATableOfItsOwn) {
+  d().click("sideColumn");
+  type("newColumn", "kind");
+  type("newFormula", "when Vegetation_mean > 0.4 then \"green\" else \"other\"");
+  d().until([&] { return enabled("columnGo"); }, "the button");
+  d().click("columnGo");
+  d().until([&] { return book().ready() && book().shown().columns.size() == 4; }, "the column");
+  d().click("sideSummary");
+  EXPECT_FALSE(enabled("summaryGo"));
+  const auto tick = [&](const char* list, const QString& name) {
+    for (auto* item : d().find<QListWidget>(list)->findItems(name, Qt::MatchExactly))
+      item->setCheckState(Qt::Checked);
+  };
+  tick("summaryBy", "kind");
+  tick("summaryOf", "Temperature_mean");
+  EXPECT_TRUE(d().find<QLabel>("summarySaid")->text().endsWith("make 2."));
+  const size_t before = s().products.size();
+  d().click("summaryGo");
+  d().until(
+      [&] {
+        return s().products.size() > before && book().product()->id == s().products.back().id;
+      },
+      "the summary");
+  settle();
+  EXPECT_EQ(book().shown().rows(), 2u);
+  EXPECT_EQ(cell(0, "kind"), "green");
+  EXPECT_EQ(book().places(), nullptr);
+  EXPECT_EQ(s().products.back().step["do"], "table");
+}
+
+TEST_F(TableWindow, JoinedWithCompartmentsByPlace) {
+  d().click("sideJoin");
+  choose("joinOther", "Compartments");
+  choose("joinHow", "place: the largest overlap");
+  d().until([&] { return enabled("joinGo"); }, "the button");
+  const size_t before = s().products.size();
+  d().click("joinGo");
+  d().until(
+      [&] {
+        return s().products.size() > before && book().product()->id == s().products.back().id;
+      },
+      "the joined table");
+  settle();
+  const Json& facts = s().products.back().facts;
+  EXPECT_GT(facts["matched"].get<int>(), 10);
+  EXPECT_TRUE(trouble().startsWith(QString::number(facts["matched"].get<int>()) + " rows found"));
+  (void)book().shown().column("last_cut");
+  ASSERT_NE(book().places(), nullptr);
+  EXPECT_EQ(book().places()->rows[7], 7u);
+  where("matches = 0");
+  d().until(
+      [&] { return book().ready() && book().shown().rows() == facts["unmatched"].get<size_t>(); },
+      "those without");
+}
+
+TEST_F(TableWindow, ChartsOfOneColumnAndByGroup) {
+  d().click("chartValues");
+  choose("chartOf", "Vegetation_mean");
+  auto& values = chartOf<ValuesChart>();
+  ASSERT_TRUE(values.isVisible());
+  const QPoint from = values.pointOf(0.6, values.yAxis->range().upper / 2),
+               to = values.pointOf(0.9, 0) - QPoint(0, 4);
+  brush(values, from, to);
+  ASSERT_GT(book().chosenCount(), 5u);
+  for (size_t r = 0; r < book().whole().rows(); ++r)
+    if (book().chosen()[r]) {
+      EXPECT_GT(book().whole().columns[1].numbers[r], 0.58);
+    }
+  book().edit({{"add", "kind"}, {"formula", "when Vegetation_mean > 0.4 then \"a\" else \"b\""}},
+              "");
+  d().until([&] { return book().ready() && book().shown().columns.size() == 4; }, "the column");
+  d().click("chartBoxes");
+  choose("boxesBy", "kind");
+  auto& boxes = chartOf<BoxChart>();
+  ASSERT_TRUE(boxes.isVisible());
+  EXPECT_EQ(boxes.plottableCount(), 2);
+  const int group = cell(0, "kind") == "b" ? 0 : 1;  // in the order of the rows
+  QTest::mouseClick(&boxes, Qt::LeftButton, {},
+                    boxes.pointOf(group, boxes.yAxis->range().center()));
+  ASSERT_GT(book().chosenCount(), 0u);
+  for (size_t r = 0; r < book().whole().rows(); ++r)
+    EXPECT_EQ(book().chosen()[r], cell(r, "kind") == "b");
+}
+
+TEST_F(TableWindow, CompartmentsThroughTheRadarSeason) {
+  run({{"do", "zones"},
+       {"outline", s().outlines[1].id},
+       {"from", {s().scenes[3].id, s().scenes[4].id, s().scenes[5].id, s().scenes[6].id}},
+       {"statistics", {"mean"}},
+       {"rows", "zones-and-dates"},
+       {"name", "Season"}});
+  open(id(4));
+  d().click("chartCurves");
+  choose("curvesBy", "last_cut");
+  choose("curvesLayer", "vh dB");
+  auto& chart = chartOf<CurveChart>();
+  ASSERT_TRUE(chart.isVisible());
+  EXPECT_TRUE(w().table().chart().said().contains("of power"));
+  // Of the compartments last cut in one year the mean of power at the first date, by hand.
+  const auto& sheet = book().shown();
+  const size_t cut = sheet.column("last_cut"), date = sheet.column("date"),
+               layer = sheet.column("layer"), mean = sheet.column("mean");
+  const std::string group = sheet.columns[cut].texts[0], first = sheet.columns[date].texts[0];
+  double sum = 0, n = 0;
+  for (size_t r = 0; r < sheet.rows(); ++r)
+    if (sheet.columns[cut].texts[r] == group && sheet.columns[date].texts[r] == first &&
+        sheet.columns[layer].texts[r] == "vh dB" && !sheet.columns[mean].texts[r].empty())
+      sum += std::pow(10, sheet.columns[mean].numbers[r] / 10), n += 1;
+  ASSERT_GT(n, 2);
+  bool met = false;
+  for (int g = 0; g < chart.graphCount(); ++g)
+    if (chart.graph(g)->dataCount() > 0)
+      met = met || std::abs(chart.graph(g)->data()->at(0)->value - 10 * std::log10(sum / n)) < 1e-9;
+  EXPECT_TRUE(met);
+  // Rows chosen by a place are a curve of their own; a rectangle chooses the dates it holds.
+  const int graphs = chart.graphCount();
+  book().choose({0, 1});
+  EXPECT_EQ(chart.graphCount(), graphs + 1);
+  const double at = sheet.columns[date].numbers[0] * 86'400;
+  const double low = chart.yAxis->range().lower, high = chart.yAxis->range().upper;
+  brush(chart, chart.pointOf(at - 5 * 86'400, high - 0.1),
+        chart.pointOf(at + 5 * 86'400, low + 0.1));
+  ASSERT_GT(book().chosenCount(), 0u);
+  for (size_t r = 0; r < sheet.rows(); ++r)
+    EXPECT_EQ(book().chosen()[r], sheet.columns[date].texts[r] == first) << r;
+  // By the day of the year, and by the days since a date in the rows.
+  choose("curvesAlong", "by day of the year, years over each other");
+  EXPECT_GT(chart.graphCount(), 2);
+  choose("curvesAlong", "by days since");
+  choose("curvesSince", "date");
+  EXPECT_TRUE(w().table().chart().said().contains("In steps of"));
+  for (const char* ending : {"png", "svg", "pdf"}) {
+    const auto file = folder_ / (std::string("curves.") + ending);
+    whenAskedForAFile(file);
+    d().click("chartOut");
+    ASSERT_TRUE(fs::exists(file)) << ending;
+    EXPECT_GT(fs::file_size(file), 2000u) << ending;
+  }
+}
+
+TEST_F(TableWindow, SharesOfAClassMapByGroup) {
+  run({{"do", "threshold"},
+       {"product", id(0)},
+       {"at", {0.3}},
+       {"name", "Green"},
+       {"classes",
+        {{{"name", "Other"}, {"colour", "#caa46a"}}, {{"name", "Green"}, {"colour", "#5c9a48"}}}}});
+  run({{"do", "zones"},
+       {"cells", id(2)},
+       {"from", {id(4)}},
+       {"statistics", {"share", "majority"}},
+       {"name", "Shares"}});
+  open(id(5));
+  d().click("chartShares");
+  auto& chart = chartOf<SharesChart>();
+  ASSERT_TRUE(chart.isVisible());
+  ASSERT_EQ(chart.plottableCount(), 2);
+  const auto& share = book().shown().columns[book().shown().column("share_2")].numbers;
+  double sum = 0, n = 0;
+  for (const double v : share)
+    if (!std::isnan(v)) sum += v, n += 1;
+  const auto* bars = qobject_cast<QCPBars*>(chart.plottable(1));
+  EXPECT_NEAR(bars->data()->at(0)->value, sum / n * 100, 1e-9);
+  EXPECT_EQ(bars->brush().color(), QColor("#5c9a48"));
+  // A bar each for the most of the cell; a click chooses its rows.
+  choose("sharesBy", "majority");
+  EXPECT_EQ(qobject_cast<QCPBars*>(chart.plottable(1))->dataCount(), 2);
+  QTest::mouseClick(&chart, Qt::LeftButton, {}, chart.pointOf(1, 50));
+  const auto& most = book().shown().columns[book().shown().column("majority")].texts;
+  const std::string second = *std::find_if(
+      most.begin(), most.end(), [&](const auto& t) { return t != most[0] && !t.empty(); });
+  for (size_t r = 0; r < most.size(); ++r) EXPECT_EQ(book().chosen()[r], most[r] == second);
+}
+
+TEST_F(TableWindow, ItsOwnTableAndRowsWithTheirPlaces) {
+  where("Vegetation_mean > 0.6");
+  const size_t all = book().whole().rows();
+  d().until([&] { return book().ready() && book().shown().rows() < all; }, "fewer rows");
+  const size_t some = book().shown().rows();
+  d().click("sideOut");
+  whenAskedForAFile(folder_ / "rows.gpkg");
+  d().click("placesGo");
+  const Layer out = readLayer((folder_ / "rows.gpkg").string());
+  ASSERT_EQ(out.shapes.size(), some);
+  EXPECT_EQ(out.shapes[0].rings, book().layer()->shapes[book().shown().origin[0]].rings);
+  d().click("keepTable");
+  d().until([&] { return s().products.size() == 5 && book().product()->id == id(4); }, "the table");
+  settle();
+  EXPECT_EQ(book().whole().rows(), some);
+  // The table it came from goes to the bin; this one stays open and knows its places.
+  w().bench().toBin(q(id(3)));
+  EXPECT_TRUE(w().table().isVisible());
+  ASSERT_NE(book().places(), nullptr);
+  // It goes itself: the desk comes back.
+  w().bench().toBin(q(book().product()->id));
+  EXPECT_FALSE(w().table().isVisible());
+}
+
+TEST_F(TableWindow, AHundredThousandRows) {
+  Table t{{"id", "a", "b", "name"}, {}};
+  for (int r = 0; r < 100'000; ++r)
+    t.rows.push_back({std::to_string(r), std::to_string(r % 977),
+                      std::to_string((r * 7919) % 10007), r % 3 == 0 ? "x" : "y"});
+  const auto file = s().products[3].file;
+  std::ofstream(file) << toCsv(t);
+  book().close();
+  open(id(3));
+  d().until([&] { return book().ready() && book().whole().rows() == 100'000; }, "all rows");
+  clickHead(2);
+  d().until([&] { return book().ready() && book().sortedBy() == "b"; }, "the order");
+  settle();
+  EXPECT_TRUE(std::is_sorted(book().shown().columns[2].numbers.begin(),
+                             book().shown().columns[2].numbers.end()));
+  QTest::keyClick(&rows(), Qt::Key_A, Qt::ControlModifier);
+  EXPECT_EQ(book().chosenCount(), 100'000u);
+}
+
+}  // namespace
+}  // namespace zp
