@@ -58,8 +58,8 @@ QString RelationPage::figures(const Line& line) const {
              {QString("%1 = %2 %3 %4 · %5")
                   .arg(q(y->name), compact(line.intercept), sign, compact(std::abs(line.slope)),
                        q(x->name)),
-              QString("\nr %1 [%2, %3]").arg(figure(line.r), figure(line.rLow), figure(line.rHigh)),
-              QString(" · R² %1 · RMSE %2").arg(figure(line.rSquared), compact(line.rmse)),
+              txt("\nr %1 [%2, %3]").arg(figure(line.r), figure(line.rLow), figure(line.rHigh)),
+              txt(" · R² %1 · RMSE %2").arg(figure(line.rSquared), compact(line.rmse)),
               txt(" · rank r %1").arg(figure(rankCorrelation(x->numbers, y->numbers))), " · " + n})
       .join("");
 }
