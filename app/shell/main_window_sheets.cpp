@@ -25,6 +25,7 @@ void MainWindow::connectSheets() {
   });
   connect(table_, &TableSheet::leaveAsked, this, [this] { goTo(4); });
   connect(table_, &TableSheet::tableAsked, this, &MainWindow::openTable);
+  connect(table_, &TableSheet::pictureAsked, this, &MainWindow::showFront);
 }
 
 void MainWindow::openLabelling() {

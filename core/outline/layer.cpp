@@ -77,7 +77,7 @@ std::string driverFor(const fs::path& target) {
   startGdal();
   std::string ending = lowered(target.extension().string());
   if (ending == ".json") ending = ".geojson";
-  if (ending == ".gpkg" || ending == ".geojson" || ending == ".shp") {
+  if (ending == ".gpkg" || ending == ".geojson" || ending == ".shp" || ending == ".kml") {
     auto* manager = GetGDALDriverManager();
     for (int i = 0; i < manager->GetDriverCount(); ++i) {
       GDALDriver* driver = manager->GetDriver(i);
@@ -88,8 +88,8 @@ std::string driverFor(const fs::path& target) {
     }
   }
   throw Error(
-      "“{}” has an ending that names no vector format; use .gpkg, .geojson or "
-      ".csv.",
+      "“{}” has an ending that names no vector format; use .gpkg, .geojson, .shp, "
+      ".kml or .csv.",
       target.filename().string());
 }
 
@@ -189,11 +189,16 @@ Table readTable(const std::string& name) {
 
 namespace {
 
-Dataset createVector(const fs::path& file, const std::string& driverName) {
+Dataset createVector(const fs::path& file, const std::string& driverName,
+                     const std::string& nameField = {}) {
   startGdal();
+  CPLStringList options;
+  // A viewer shows this field beside the place.
+  if (driverName == "KML" && !nameField.empty())
+    options.SetNameValue("NameField", nameField.c_str());
   GdalMessages messages;
   GDALDriver* driver = GetGDALDriverManager()->GetDriverByName(driverName.c_str());
-  Dataset d(driver->Create(file.c_str(), 0, 0, 0, GDT_Unknown, nullptr));
+  Dataset d(driver->Create(file.c_str(), 0, 0, 0, GDT_Unknown, options.List()));
   if (!d)
     throw Error("No file can be written in “{}”; choose another folder.",
                 file.parent_path().string());
@@ -253,7 +258,32 @@ void writeLayer(const fs::path& temporary, const fs::path& target, const Layer& 
   if (lowered(target.extension().string()) == ".csv") return writeCsvPoints(temporary, layer);
   const SameDay day;
   const std::string driver = driverFor(target);
-  putLayer(createVector(temporary, driver), driver, temporary, layer, types);
+  if (driver == "KML" && layer.crs.empty())
+    throw Error("Without a reference system the places have no longitude and latitude for KML.");
+  const auto& columns = layer.table.columns;
+  putLayer(createVector(temporary, driver, columns.empty() ? "" : columns[0]), driver, temporary,
+           layer, types);
+}
+
+std::vector<Sentence> lostIn(const fs::path& target, const Table& table) {
+  constexpr size_t kName = 10, kText = 254;
+  std::vector<Sentence> lost;
+  if (lowered(target.extension().string()) != ".shp") return lost;
+  std::vector<std::string> names;
+  for (const auto& c : table.columns)
+    if (c.size() > kName) names.push_back(c);
+  if (!names.empty())
+    lost.push_back(Sentence("A shapefile keeps {} characters of a column's name; cut are {}.",
+                            kName, listed(names)));
+  std::vector<std::string> texts;
+  for (size_t c = 0; c < table.columns.size(); ++c)
+    if (std::any_of(table.rows.begin(), table.rows.end(),
+                    [&](const auto& row) { return row[c].size() > kText; }))
+      texts.push_back(table.columns[c]);
+  if (!texts.empty())
+    lost.push_back(Sentence("A shapefile keeps {} bytes of a text; cut are some of {}.", kText,
+                            listed(texts)));
+  return lost;
 }
 
 void appendLayer(const fs::path& file, const Layer& layer, const std::vector<FieldType>& types) {

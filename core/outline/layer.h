@@ -3,6 +3,7 @@
 #include <string>
 #include <vector>
 
+#include "base/sentence.h"
 #include "base/table.h"
 #include "grid/crs.h"
 #include "grid/grid.h"
@@ -38,16 +39,20 @@ Layer readLayer(const std::string& name, const std::string& crs = "");
 /// A table alone: of a CSV (separator found out, header needed) or of any vector layer.
 Table readTable(const std::string& name);
 
-/// Number types for the columns of a written layer.
 /// The places of a layer of points, row by row; Error when a row has none.
 std::vector<Place> placesOf(const Layer& layer);
 
+/// What the cells of a column are written as.
 enum class FieldType { Text, Integer, Real };
 
-/// Writes GeoPackage, GeoJSON, shapefile or CSV (points, with x and y), as the ending of `target`
-/// says, to `temporary`. GeoJSON is written in longitude and latitude, as its standard asks.
+/// Writes GeoPackage, GeoJSON, shapefile, KML or CSV (points, with x and y), as the ending of
+/// `target` says, to `temporary`. GeoJSON and KML are written in longitude and latitude, as their
+/// standards ask.
 void writeLayer(const std::filesystem::path& temporary, const std::filesystem::path& target,
                 const Layer& layer, const std::vector<FieldType>& types);
+
+/// What of a table a file with such an ending does not keep whole.
+std::vector<Sentence> lostIn(const std::filesystem::path& target, const Table& table);
 
 /// Adds a layer to a GeoPackage, which is made when missing. Not in one step: for files that nobody
 /// else sees yet.

@@ -254,6 +254,20 @@ TEST_F(LanguageWindow, NoWordOnTheWayToTheMatrixIsMissedOrCut) {
   Q_EMIT places->activated(0);
   d().make("primary", "the readings");
   lookAround("readings");
+  for (const char* chart : {"chartValues", "chartBoxes", "chartCurves", "chartShares"}) {
+    d().click(chart);
+    lookAround(chart);
+  }
+  d().click("sideColumn");
+  for (const char* change : {"columnAdd", "columnChange", "columnRename", "columnPaste"}) {
+    d().click(change);
+    lookAround(change);
+  }
+  for (const char* side : {"sideSummary", "sideJoin", "sideOut"}) {
+    d().click(side);
+    lookAround(side);
+  }
+  d().click("leaveTable");
   d().stage(5);
   lookAround("before labelling");
   startLabelling();

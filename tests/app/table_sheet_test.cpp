@@ -4,7 +4,7 @@
 #include "charts/relation_chart.h"
 #include "charts/shares_chart.h"
 #include "charts/values_chart.h"
-#include "outline/field_types.h"
+#include "sampling/readings.h"
 #include "window_fixture.h"
 
 namespace zp {
@@ -276,6 +276,24 @@ TEST_F(TableWindow, ResidualsAreAColumnAndLeaveNothingOver) {
   EXPECT_NEAR(fitLine(c[1].numbers, c[3].numbers).slope, 0, 1e-9);
 }
 
+TEST_F(TableWindow, TheLineMakesAPicture) {
+  const auto& c = book().whole().columns;
+  const Line line = fitLine(c[1].numbers, c[2].numbers);
+  d().click("linePicture");
+  d().until([&] { return s().products.size() == 5; }, "the picture");
+  settle();
+  const auto& made = s().products.back();
+  EXPECT_EQ(made.kind, ProductKind::Quantity);
+  EXPECT_EQ(made.facts["unit"], "°C");
+  EXPECT_EQ(w().view().front().of, made.id);
+  // At places it is the line of what the picture across is there.
+  const Extent e = book().layer()->shapes[200].extent();
+  const std::vector<Place> at{{(e.left + e.right) / 2, (e.bottom + e.top) / 2}};
+  const auto& crs = book().layer()->crs;
+  const double across = readAt(at, crs, {{s().products[0].file, 1, "x"}}).values[0][0];
+  EXPECT_NEAR(readAt(at, crs, {{made.file, 1, "y"}}).values[0][0], line.at(across), 1e-4);
+}
+
 TEST_F(TableWindow, SummaryByGroupIsATableOfItsOwn) {
   d().click("sideColumn");
   type("newColumn", "kind");
@@ -464,6 +482,17 @@ TEST_F(TableWindow, ItsOwnTableAndRowsWithTheirPlaces) {
   const Layer out = readLayer((folder_ / "rows.gpkg").string());
   ASSERT_EQ(out.shapes.size(), some);
   EXPECT_EQ(out.shapes[0].rings, book().layer()->shapes[book().shown().origin[0]].rings);
+  // As KML in degrees, as a shapefile with what that cuts.
+  whenAskedForAFile(folder_ / "rows.kml");
+  d().click("placesGo");
+  const Layer kml = readLayer((folder_ / "rows.kml").string());
+  ASSERT_EQ(kml.shapes.size(), some);
+  EXPECT_TRUE(crsIsGeographic(kml.crs));
+  EXPECT_LT(std::abs(kml.shapes[0].extent().left), 180);
+  whenAskedForAFile(folder_ / "rows.shp");
+  d().click("placesGo");
+  EXPECT_TRUE(trouble().contains("Temperature_mean")) << trouble().toStdString();
+  EXPECT_EQ(readLayer((folder_ / "rows.shp").string()).shapes.size(), some);
   d().click("keepTable");
   d().until([&] { return s().products.size() == 5 && book().product()->id == id(4); }, "the table");
   settle();

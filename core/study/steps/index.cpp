@@ -7,7 +7,9 @@ namespace {
 Product runIndex(StepRun& r) {
   const Scope scope = r.scope();
   const Formula formula = parseFormula(r.step().at("formula"), scope.names());
-  r.begin(ProductKind::Index, ".tif");
+  const bool quantity = r.step().contains("unit");
+  r.begin(quantity ? ProductKind::Quantity : ProductKind::Index, ".tif");
+  if (quantity) r.product.facts["unit"] = r.step()["unit"];
   const auto& scene = scope.scenes[0].scene;
   r.product.date = scene.date;
   r.product.ramp = r.step().value("ramp", "dusk");
@@ -28,6 +30,7 @@ extern const StepKind index{
      {"formula", Holds::Text, true, "Such as ndiff(nir, red)"},
      {"with", Holds::Named, false, "Other scenes and products that the formula names"},
      {"inside", Holds::Outline, false, "To cut to"},
+     {"unit", Holds::Text, false, "Of a quantity that the formula estimates"},
      {"ramp", Holds::Text, false, "Of its colours"}},
     &runIndex};
 }

@@ -63,7 +63,9 @@ ChartPanel::ChartPanel(Workbench& bench, TableBook& book, SheetModel& sheet, QWi
   column->addWidget(title_);
   column->addWidget(pages_, 1);
   column->addLayout(buildFoot());
-  addPage(new RelationPage(book, sheet), "chartRelation", txt("Two columns"));
+  auto* relation = new RelationPage(book, sheet);
+  connect(relation, &RelationPage::pictureAsked, this, &ChartPanel::makePicture);
+  addPage(relation, "chartRelation", txt("Two columns"));
   addPage(new ValuesPage(book, sheet), "chartValues", txt("One column"));
   addPage(new BoxesPage(book, sheet), "chartBoxes", txt("By group"));
   addPage(new CurvesPage(book, sheet), "chartCurves", txt("Through time"));
@@ -154,6 +156,15 @@ void ChartPanel::showChoice() {
   if (!chart.isVisibleTo(this)) return;
   if (book_.chosenCount() == 0 && chart.anyChosen()) chart.mark({});
   page().showChoice();
+}
+
+/// On the grid of the scene in hand; it comes in front when it is made.
+void ChartPanel::makePicture(Json step) {
+  const auto* scene = bench_.currentScene();
+  if (scene == nullptr) return;
+  step["scene"] = scene->id;
+  bench_.run(step, q(step["name"].get<std::string>()),
+             [this](const QString& id) { Q_EMIT pictureMade(id); });
 }
 
 void ChartPanel::save() {

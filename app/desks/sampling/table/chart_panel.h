@@ -17,6 +17,7 @@ class ChartPanel : public QWidget {
  Q_SIGNALS:
   /// Of the rows, by their place in the file; none: all alike.
   void coloured(const std::vector<QColor>& colours);
+  void pictureMade(const QString& product);
 
  private:
   void addPage(ChartPage* page, const char* name, const QString& title);
@@ -26,6 +27,7 @@ class ChartPanel : public QWidget {
   void redraw();
   void remember();
   void showChoice();
+  void makePicture(Json step);
   void save();
 
   Workbench& bench_;

@@ -76,7 +76,7 @@ void OutPanel::save(bool withPlaces) {
   const QString stem = q(fileStem(book_.product()->name));
   const QString target =
       withPlaces ? QFileDialog::getSaveFileName(this, txt("Rows with their places"), stem + ".gpkg",
-                                                txt("Vector files (*.gpkg *.geojson *.shp)"))
+                                                txt("Vector files (*.gpkg *.geojson *.shp *.kml)"))
                  : QFileDialog::getSaveFileName(this, txt("Table as CSV"), stem + ".csv",
                                                 txt("CSV (*.csv)"));
   if (!target.isEmpty()) write(target);
@@ -88,7 +88,9 @@ void OutPanel::write(const QString& file) {
     Table table = this->table();
     const QString system = book_.layer() == nullptr ? q(book_.product()->facts.value("system", ""))
                                                     : q(crsName(book_.layer()->crs));
-    if (lowered(target.extension().string()) == ".csv") {
+    const std::string ending = lowered(target.extension().string());
+    const bool lonLat = ending == ".kml" || ending == ".geojson" || ending == ".json";
+    if (ending == ".csv") {
       const char decimal = decimal_->currentData().toString()[0].toLatin1();
       const char separator = separator_->currentData().toString()[0].toLatin1();
       writeFileAtomically(target, toCsv(withDecimal(std::move(table), decimal), separator));
@@ -103,9 +105,12 @@ void OutPanel::write(const QString& file) {
       writeLayer(outputs.add(target), target, layer, typesOf(layer.table));
       outputs.commit();
     }
-    Q_EMIT bench_.notice(system.isEmpty()
-                             ? txt("The table is in “%1”.").arg(file)
-                             : txt("The table is in “%1”, coordinates in %2.").arg(file, system));
+    QStringList told{system.isEmpty() || lonLat
+                         ? txt("The table is in “%1”.").arg(file)
+                         : txt("The table is in “%1”, coordinates in %2.").arg(file, system)};
+    if (lonLat) told << txt("Its places are in longitude and latitude.");
+    for (const auto& lost : lostIn(target, this->table())) told << sentenceOf(lost);
+    Q_EMIT bench_.notice(told.join(" "));
   } catch (const std::exception& e) {
     Q_EMIT bench_.trouble(sentenceOf(e));
   }

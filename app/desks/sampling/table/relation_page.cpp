@@ -16,6 +16,18 @@ RelationPage::RelationPage(TableBook& book, SheetModel& sheet) : ChartPage(book,
   residuals_ = linkButton(txt("Residuals as a column"));
   residuals_->setObjectName("addResiduals");
   connect(residuals_, &QPushButton::clicked, this, &RelationPage::addResiduals);
+  picture_ = linkButton(txt("Picture by this line"));
+  picture_->setObjectName("linePicture");
+  picture_->setToolTip(txt("What the line estimates at every pixel of the picture across"));
+  connect(picture_, &QPushButton::clicked, this, [this] {
+    picture_->hide();  // the same is not made twice
+    Q_EMIT pictureAsked(pictureStep());
+  });
+  beside_ = new QWidget;
+  auto* links = new QHBoxLayout(beside_);
+  links->setContentsMargins(0, 0, 0, 0);
+  links->addWidget(residuals_);
+  links->addWidget(picture_);
   connect(chart_, &BrushedChart::brushed, this, [this](const QRectF& r) {
     const auto *x = columnOf(x_), *y = columnOf(y_);
     if (x != nullptr && y != nullptr)
@@ -30,7 +42,7 @@ std::vector<QColor> RelationPage::colours() const {
 
 bool RelationPage::redraw() {
   line_.reset();
-  residuals_->hide();
+  beside_->hide();
   const auto *x = columnOf(x_), *y = columnOf(y_);
   if (x == nullptr || y == nullptr) return false;
   try {
@@ -42,7 +54,8 @@ bool RelationPage::redraw() {
   title_ = txt("%1 against %2").arg(titleOf(*y), titleOf(*x));
   chart_->setTitles(titleOf(*x), titleOf(*y));
   chart_->show(x->numbers, y->numbers, coloursBy(columnOf(by_)), line_);
-  residuals_->setVisible(line_.has_value());
+  beside_->setVisible(line_.has_value());
+  picture_->setVisible(!pictureStep().is_null());
   return true;
 }
 
@@ -71,6 +84,26 @@ size_t RelationPage::distinctBehind(const Column& column) const {
   if (column.from.empty() || at == known.end()) return 0;
   const size_t values = at->value("values", size_t{0}), pixels = at->value("pixels", size_t{0});
   return pixels < values ? pixels : 0;
+}
+
+/// Null where the column across was not read from a picture of one quantity.
+Json RelationPage::pictureStep() const {
+  const auto *x = columnOf(x_), *y = columnOf(y_);
+  if (!line_ || x == nullptr || y == nullptr) return {};
+  const auto& face = sheet_.faceOf(*x);
+  const bool mean = face.what.empty() || face.what == "mean" || face.what == "median";
+  const auto* of = sheet_.productOf(*x);
+  if (!mean || of == nullptr ||
+      (of->kind != ProductKind::Index && of->kind != ProductKind::Quantity))
+    return {};
+  Json step{{"do", "index"},
+            {"formula",
+             fmt::format("{} + {} * across", shortest(line_->intercept), shortest(line_->slope))},
+            {"with", {{"across", of->id}}},
+            {"name", txt("%1 by %2").arg(q(y->name), q(of->name)).toStdString()}};
+  if (const auto* up = sheet_.productOf(*y); up != nullptr && up->facts.contains("unit"))
+    step["unit"] = up->facts["unit"];
+  return step;
 }
 
 void RelationPage::addResiduals() {

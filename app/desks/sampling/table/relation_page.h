@@ -13,16 +13,22 @@ class RelationPage : public ChartPage {
   void showChoice() override { chart_->choose(chosenShown()); }
   RelationChart& chart() override { return *chart_; }
   std::vector<QColor> colours() const override;
-  QWidget* beside() override { return residuals_; }
+  QWidget* beside() override { return beside_; }
+
+ Q_SIGNALS:
+  /// The line, applied to the picture that the column across was read from, as a step.
+  void pictureAsked(const Json& step);
 
  private:
   QString figures(const Line& line) const;
   size_t distinctBehind(const Column& column) const;
   void addResiduals();
+  Json pictureStep() const;
 
   QComboBox *x_, *y_, *by_;
   RelationChart* chart_;
-  QPushButton* residuals_;
+  QWidget* beside_;
+  QPushButton *residuals_, *picture_;
   std::optional<Line> line_;
 };
 

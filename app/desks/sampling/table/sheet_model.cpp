@@ -130,6 +130,10 @@ const ColumnFace& SheetModel::faceOf(const SheetColumn& column) const {
   return faces_[static_cast<size_t>(&column - book_.shown().columns.data())];
 }
 
+const Product* SheetModel::productOf(const SheetColumn& column) const {
+  return bench_.study().product(faceOf(column).of);
+}
+
 bool SheetModel::isOfClasses(const SheetColumn& column) const {
   return faceOf(column).legend != nullptr;
 }

@@ -29,6 +29,8 @@ class SheetModel : public QAbstractTableModel {
   void refresh();
   const SheetColumn& column(int section) const;
   const ColumnFace& faceOf(const SheetColumn& column) const;
+  /// The product that it was read from; nullptr for none.
+  const Product* productOf(const SheetColumn& column) const;
   /// Its numbers are codes of classes, and no quantity.
   bool isOfClasses(const SheetColumn& column) const;
   /// A cell as it is shown.

@@ -33,6 +33,7 @@ TableSheet::TableSheet(Workbench& bench) : bench_(bench), book_(bench) {
     column_->open(name);
   });
   connect(summary_, &SummaryPanel::made, this, &TableSheet::tableAsked);
+  connect(chart_, &ChartPanel::pictureMade, this, &TableSheet::pictureAsked);
   connect(join_, &JoinPanel::made, this, &TableSheet::tableAsked);
   connect(out_, &OutPanel::made, this, &TableSheet::tableAsked);
 }

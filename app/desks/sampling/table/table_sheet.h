@@ -31,6 +31,7 @@ class TableSheet : public QWidget {
  Q_SIGNALS:
   void leaveAsked();
   void tableAsked(const QString& product);
+  void pictureAsked(const QString& product);
 
  protected:
   void keyPressEvent(QKeyEvent* e) override;
