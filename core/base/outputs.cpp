@@ -7,14 +7,21 @@
 
 #include "base/commit_note.h"
 #include "base/error.h"
+#include "base/text.h"
 
 namespace fs = std::filesystem;
 
 namespace zp {
 namespace {
 
-/// Companions that GDAL writes beside a raster or that belong to one file.
+/// Companions that GDAL writes beside a raster or that belong to one file; a shapefile is several.
 std::vector<fs::path> companionsOf(const fs::path& file) {
+  if (lowered(file.extension().string()) == ".shp") {
+    std::vector<fs::path> all;
+    for (const char* part : {".dbf", ".shx", ".prj", ".cpg"})
+      all.push_back(fs::path(file).replace_extension(part));
+    return all;
+  }
   return {fs::path(file.string() + ".aux.xml"), fs::path(file.string() + ".ovr")};
 }
 

@@ -53,6 +53,15 @@ TEST_F(ZpatchTable, ALayerKeepsItsPlaces) {
   ASSERT_EQ(layer.shapes.size(), 1u);
   EXPECT_EQ(layer.shapes[0].rings, readLayer((folder_ / "beds.gpkg").string()).shapes[1].rings);
   EXPECT_EQ(layer.table.rows[0][layer.table.column("twice")], "4");
+  // A shapefile is several files, which come and are replaced together.
+  for (const char* more : {"", " --replace --where 'code = 1'"}) {
+    ASSERT_EQ(run("table beds.gpkg --out s.shp" + std::string(more)), 0) << err();
+    const Layer shape = readLayer((folder_ / "s.shp").string());
+    EXPECT_EQ(shape.shapes.size(), *more == '\0' ? 2u : 1u);
+    EXPECT_EQ(shape.table.rows[0][shape.table.column("name")], "left");
+  }
+  for (const auto& entry : fs::directory_iterator(folder_.path()))
+    EXPECT_NE(entry.path().filename().string()[0], '.') << entry.path();
   EXPECT_EQ(run("table beds.gpkg --by name --out g.gpkg"), 1);
   EXPECT_EQ(run("table t.csv --out t.gpkg"), 1);
   EXPECT_NE(err().find("no places"), std::string::npos) << err();
