@@ -8,6 +8,7 @@
 #include <cstring>
 #include <fstream>
 
+#include "base/csv.h"
 #include "base/disk_space.h"
 #include "base/error.h"
 #include "base/text.h"
@@ -72,6 +73,27 @@ void transform(Shape& shape, const CrsChange& change, const std::string& name) {
   for (auto& p : shape.points) bring(p);
 }
 
+/// GDAL passes over what is broken in a CSV.
+Layer csvLayer(const fs::path& file, const std::string& crs) {
+  constexpr size_t kMostRows = 1'000'000;
+  requireLocalPath(file.string());
+  std::error_code ec;
+  if (!fs::exists(file, ec)) throw Error("“{}” does not exist; check the name.", file.string());
+  requirePlainFile(file.string());
+  if (!crs.empty())
+    throw Error("“{}” is a table without places; read it with its coordinates first.",
+                file.string());
+  Layer layer;
+  layer.name = file.stem().string();
+  try {
+    layer.table = readCsv(file, dialectOf(file), kMostRows);
+  } catch (const Error& e) {
+    throw Error("“{}”: {}", file.filename().string(), e.sentence());
+  }
+  layer.shapes.resize(layer.table.rows.size());
+  return layer;
+}
+
 /// The writer whose files have this ending.
 std::string driverFor(const fs::path& target) {
   startGdal();
@@ -134,6 +156,7 @@ std::vector<std::pair<std::string, size_t>> layersOf(const fs::path& file) {
 Layer readLayer(const std::string& name, const std::string& crs) {
   startGdal();
   const auto [file, wanted] = splitLayerName(name);
+  if (lowered(file.extension().string()) == ".csv" && wanted.empty()) return csvLayer(file, crs);
   const Dataset d = openVector(file);
   OGRLayer& source = pickLayer(*d, file, wanted);
   Layer layer;

@@ -68,6 +68,18 @@ TEST_F(ZpatchTable, ALayerKeepsItsPlaces) {
   EXPECT_FALSE(fs::exists(folder_ / "t.gpkg"));
 }
 
+TEST_F(ZpatchTable, CsvAsOthersWriteIt) {
+  std::ofstream(folder_ / "s.csv") << "a;b\n1,5;x\n2,5;y\n";
+  ASSERT_EQ(run("table s.csv --add 'c=a * 2'"), 0) << err();
+  EXPECT_EQ(out(), "a,b,c\n1.5,x,3\n2.5,y,5\n");
+  std::ofstream(folder_ / "head.csv") << "a\n";
+  ASSERT_EQ(run("table head.csv --where 'a > 1' --sort a"), 0) << err();
+  EXPECT_EQ(out(), "a\n");
+  std::ofstream(folder_ / "broken.csv") << "a,b\n1,2\n1,2,3\n";
+  EXPECT_EQ(run("table broken.csv"), 1);
+  EXPECT_NE(err().find("“broken.csv”: Line 3 has 3 cells"), std::string::npos) << err();
+}
+
 TEST_F(ZpatchTable, WrongCalls) {
   EXPECT_EQ(run("table t.csv --add percent"), 2);
   EXPECT_EQ(run("table t.csv --down"), 2);
