@@ -13,8 +13,8 @@ extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
   return onlyErrors(data, size, [](const std::string& text) {
     const auto end = std::min(text.find('\n'), text.size());
     const std::string formula = text.substr(0, end);
-    const auto file = std::filesystem::temp_directory_path() /
-                      ("zp-fuzz-" + std::to_string(getpid()) + ".csv");
+    const auto file =
+        std::filesystem::temp_directory_path() / ("zp-fuzz-" + std::to_string(getpid()) + ".csv");
     std::ofstream(file, std::ios::binary) << text.substr(std::min(end + 1, text.size()));
     zp::Sheet sheet = zp::sheetOf(zp::readCsv(file, zp::dialectOf(file), 1000));
     const std::string first = sheet.columns[0].name;

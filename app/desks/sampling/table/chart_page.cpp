@@ -106,6 +106,14 @@ std::vector<bool> ChartPage::chosenShown() const {
   return chosen;
 }
 
+void ChartPage::chooseGroup(const std::vector<std::vector<size_t>>& groups, int group) {
+  std::vector<size_t> rows;
+  if (group >= 0)
+    for (const size_t r : groups[static_cast<size_t>(group)])
+      rows.push_back(book_.shown().origin[r]);
+  book_.choose(rows);
+}
+
 void ChartPage::chooseShown(const std::function<bool(size_t)>& is) {
   std::vector<size_t> rows;
   for (size_t r = 0; r < book_.shown().rows(); ++r)

@@ -42,6 +42,8 @@ class ChartPage : public QWidget {
   /// Classes in their own colours, other groups in colours that can be told apart.
   std::vector<QColor> coloursBy(const Column* column) const;
   std::vector<bool> chosenShown() const;
+  /// Of groups of rows that are shown, those of one; -1 for none.
+  void chooseGroup(const std::vector<std::vector<size_t>>& groups, int group);
   void chooseShown(const std::function<bool(size_t row)>& is);
 
   TableBook& book_;

@@ -18,14 +18,8 @@ SharesPage::SharesPage(TableBook& book, SheetModel& sheet) : ChartPage(book, she
   addWidget(fieldRow(txt("Shares of"), {of_}, 64));
   chart_ = new SharesChart;
   setRoom(chart_);
-  connect(chart_, &BrushedChart::clickedAt, this, [this](const QPointF& at) {
-    const int group = chart_->groupAt(at.x());
-    std::vector<size_t> rows;
-    if (group >= 0)
-      for (const size_t r : groups_[static_cast<size_t>(group)])
-        rows.push_back(book_.shown().origin[r]);
-    book_.choose(rows);
-  });
+  connect(chart_, &BrushedChart::clickedAt, this,
+          [this](const QPointF& at) { chooseGroup(groups_, chart_->groupAt(at.x())); });
 }
 
 /// Maps whose shares were read, then columns of classes or texts; what is chosen stays.

@@ -34,14 +34,8 @@ BoxesPage::BoxesPage(TableBook& book, SheetModel& sheet) : ChartPage(book, sheet
   by_ = addChoice("boxesBy", txt("By"), Takes::Any, txt("all rows"));
   chart_ = new BoxChart;
   setRoom(chart_);
-  connect(chart_, &BrushedChart::clickedAt, this, [this](const QPointF& at) {
-    const int group = chart_->groupAt(at.x());
-    std::vector<size_t> rows;
-    if (group >= 0)
-      for (const size_t r : groups_[static_cast<size_t>(group)])
-        rows.push_back(book_.shown().origin[r]);
-    book_.choose(rows);
-  });
+  connect(chart_, &BrushedChart::clickedAt, this,
+          [this](const QPointF& at) { chooseGroup(groups_, chart_->groupAt(at.x())); });
 }
 
 std::vector<QColor> BoxesPage::colours() const {
