@@ -49,7 +49,14 @@ const std::map<std::string, const char*>& choiceWords() {
       {"refined-lee", words("refined Lee")},
       {"float32", words("real numbers")},
       {"uint16", words("whole numbers, 16 bit")},
-      {"byte", words("whole numbers, 8 bit")}};
+      {"byte", words("whole numbers, 8 bit")},
+      {"comma", words("comma")},
+      {"semicolon", words("semicolon")},
+      {"tab", words("tab")},
+      {"point", words("point")},
+      {"within", words("within a polygon")},
+      {"overlap", words("the largest overlap")},
+      {"nearest", words("the nearest")}};
   return all;
 }
 
@@ -106,6 +113,10 @@ const std::map<std::string, const char*>& settingTitles() {
                                                       {"offset", words("Offset")},
                                                       {"file", words("From the file")},
                                                       {"field", words("Class field")},
+                                                      {"separator", words("Parted by")},
+                                                      {"decimal", words("Decimal")},
+                                                      {"by", words("Told by")},
+                                                      {"place", words("Told by place")},
                                                       {"match", words("Classes matched")},
                                                       {"names", words("Clusters named")},
                                                       {"majority", words("Majority in, pixels")},

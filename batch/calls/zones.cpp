@@ -74,9 +74,10 @@ Call zones(CLI::App& app) {
   auto a = std::make_shared<ZonesArguments>();
   call->add_option("POLYGONS", a->polygons, "Polygons: FILE or FILE:LAYER")->required();
   a->sources.addTo(*call);
-  call->add_option("--stats", a->statistics,
-                   "count (pixels that have a value), sum, mean, sd, min, max, median, percentiles "
-                   "such as p10, majority, share (of each class)")
+  call->add_option(
+          "--stats", a->statistics,
+          "count (pixels that have a value), sum, mean, sd, min, max, median, percentiles "
+          "such as p10, majority, share (of each class), patches (of each class: number and area)")
       ->delimiter(',')
       ->capture_default_str();
   call->add_flag(

@@ -22,6 +22,7 @@ struct ZoneSummary {
   std::vector<std::string> columns;
   std::vector<std::vector<double>> values;  // column by column, zone by zone; NaN: empty
   size_t withoutPixels = 0;  // zones that hold none of the grid's pixels, too small or outside
+  size_t distinct = 0;       // different pixels behind all of them
   // Where it is one of many dates: which, and what is the same at all of them; else "".
   std::string date = {}, series = {};
   std::string source = {};  // free for the caller: what it was read from

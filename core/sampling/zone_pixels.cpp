@@ -105,4 +105,19 @@ bool ZonePixels::anyIn(Window w) const {
   return false;
 }
 
+size_t ZonePixels::distinctPixels() const {
+  size_t n = 0;
+  for (const auto& row : rows_) {
+    std::vector<std::pair<int, int>> spans;
+    for (const auto& run : row) spans.push_back({run.from, run.to});
+    std::sort(spans.begin(), spans.end());
+    int end = 0;
+    for (const auto& [from, to] : spans) {
+      n += static_cast<size_t>(std::max(0, to - std::max(from, end)));
+      end = std::max(end, to);
+    }
+  }
+  return n;
+}
+
 }  // namespace zp

@@ -36,6 +36,8 @@ class ZonePixels {
   /// The parts of all runs that lie in a window: `at` is where a part begins, row by row in it.
   void visit(Window window, const std::function<void(const ZoneRun& part, size_t at)>& see) const;
   bool anyIn(Window window) const;
+  /// How many different pixels count for any of them.
+  size_t distinctPixels() const;
 
  private:
   std::vector<std::vector<ZoneRun>> rows_;

@@ -15,7 +15,8 @@ ZoneStatistic zoneStatistic(const std::string& id) {
   static const std::map<std::string, Kind> known{
       {"count", Kind::Count},       {"sum", Kind::Sum},     {"mean", Kind::Mean},
       {"sd", Kind::Spread},         {"min", Kind::Min},     {"max", Kind::Max},
-      {"median", Kind::Percentile}, {"share", Kind::Share}, {"majority", Kind::Majority}};
+      {"median", Kind::Percentile}, {"share", Kind::Share}, {"majority", Kind::Majority},
+      {"patches", Kind::Patches}};
   if (const auto at = known.find(id); at != known.end()) return {at->second, 50, id};
   if (id.size() > 1 && id[0] == 'p') {
     const auto percent = parseNumber(id.substr(1));

@@ -9,13 +9,14 @@ namespace zp {
 
 /// What can be told of the values in a zone.
 struct ZoneStatistic {
-  enum class Kind { Count, Sum, Mean, Spread, Min, Max, Percentile, Majority, Share };
+  enum class Kind { Count, Sum, Mean, Spread, Min, Max, Percentile, Majority, Share, Patches };
   Kind kind = Kind::Mean;
   double percent = 50;  // Percentile
   std::string id;       // as it is asked for and its column is called
 };
 
-/// "count", "sum", "mean", "sd", "min", "max", "median", "p10" (0 to 100), "majority", "share".
+/// "count", "sum", "mean", "sd", "min", "max", "median", "p10" (0 to 100), "majority", "share",
+/// "patches" (zone_patches.h).
 /// Error with the nearest known one.
 ZoneStatistic zoneStatistic(const std::string& id);
 

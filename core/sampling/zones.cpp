@@ -10,6 +10,7 @@
 #include "grid/block_size.h"
 #include "grid/raster_file.h"
 #include "sampling/feature_readings.h"
+#include "sampling/zone_patches.h"
 
 namespace zp {
 namespace {
@@ -17,7 +18,7 @@ namespace {
 using Kind = ZoneStatistic::Kind;
 
 bool isOfClasses(const ZoneStatistic& s) {
-  return s.kind == Kind::Share || s.kind == Kind::Majority;
+  return s.kind == Kind::Share || s.kind == Kind::Majority || s.kind == Kind::Patches;
 }
 
 void check(const Layer& polygons, const ZoneQuestion& question) {
@@ -74,6 +75,13 @@ ZoneLayers layersOf(const ReadingSource& source, const ZoneQuestion& question,
   return layers;
 }
 
+/// The same without patches, which are told by a pass of their own.
+ZoneQuestion withoutPatches(ZoneQuestion question) {
+  std::erase_if(question.statistics,
+                [](const ZoneStatistic& s) { return s.kind == Kind::Patches; });
+  return question;
+}
+
 /// The pixels of the zones on each grid that came up; dates of a season mostly share one.
 class PixelsOnGrids {
  public:
@@ -94,6 +102,20 @@ class PixelsOnGrids {
   std::optional<ZonePixels> pixels_;
 };
 
+/// Beside the summary of each band.
+void addPatches(const Layer& polygons, const ReadingSource& source, const Progress& progress,
+                std::vector<ZoneSummary>& summaries) {
+  const RasterFile map(source.file);
+  const ZonePixels zones(polygons.shapes, polygons.crs, map.grid(), Inclusion::Centres);
+  const auto bands = bandsOf(map, source);
+  for (size_t b = 0; b < bands.size(); ++b) {
+    ZoneSummary more = zonePatches(map, bands[b], zones, progress);
+    auto& into = summaries[b];
+    into.columns.insert(into.columns.end(), more.columns.begin(), more.columns.end());
+    into.values.insert(into.values.end(), more.values.begin(), more.values.end());
+  }
+}
+
 }  // namespace
 
 std::vector<ZoneSummary> summarise(const Layer& polygons, const std::vector<ReadingSource>& sources,
@@ -103,12 +125,18 @@ std::vector<ZoneSummary> summarise(const Layer& polygons, const std::vector<Read
   std::vector<ZoneSummary> out;
   std::vector<std::string> taken;
   const auto count = static_cast<double>(sources.size());
+  const ZoneQuestion asked = withoutPatches(question);
+  const bool patches = asked.statistics.size() < question.statistics.size();
   for (size_t s = 0; s < sources.size(); ++s) {
+    const Progress part =
+        progress.part(static_cast<double>(s) / count, static_cast<double>(s + 1) / count);
     const ZoneLayers layers = layersOf(sources[s], question, taken);
-    for (auto& summary : passOver(
-             layers, pixels.on(layers.grid), question,
-             progress.part(static_cast<double>(s) / count, static_cast<double>(s + 1) / count)))
-      out.push_back(std::move(summary));
+    auto summaries =
+        passOver(layers, pixels.on(layers.grid), asked, part.part(0, patches ? 0.5 : 1));
+    for (auto& summary : summaries) summary.distinct = pixels.on(layers.grid).distinctPixels();
+    if (patches) addPatches(polygons, sources[s], part.part(0.5, 1), summaries);
+    out.insert(out.end(), std::make_move_iterator(summaries.begin()),
+               std::make_move_iterator(summaries.end()));
   }
   return out;
 }
@@ -134,9 +162,10 @@ std::vector<ZoneSummary> summarise(const Layer& polygons, const Scope& scope,
         *values++ = layers.decibels[f] ? std::pow(10, v / 10) : v;
       }
   };
-  return passOver(layers,
-                  ZonePixels(polygons.shapes, polygons.crs, reader.grid(), question.inclusion),
-                  asked, progress);
+  const ZonePixels zones(polygons.shapes, polygons.crs, reader.grid(), question.inclusion);
+  auto summaries = passOver(layers, zones, asked, progress);
+  for (auto& summary : summaries) summary.distinct = zones.distinctPixels();
+  return summaries;
 }
 
 Readings wide(const std::vector<ZoneSummary>& summaries) {

@@ -216,6 +216,53 @@ TEST_F(BringInWindow, AQuantityComesInWithUnitAndPeriod) {
   EXPECT_EQ(said(), "");
 }
 
+TEST_F(BringInWindow, ATableIsSeenAsItIsReadAndPointsBringTheirClasses) {
+  makeMap();
+  const Grid grid = RasterFile(s().products.back().file).grid();
+  std::ofstream out(folder_ / "in/seen.csv");
+  out << "nr;east;north;cover\n";
+  const auto& classes = s().legend.classes;
+  for (int i = 0; i < 20; ++i) {
+    const Place at = grid.toMap(60.5 + 7 * i, 80.5);
+    QString x = QString::number(at.x, 'f', 2);
+    out << i + 1 << ';' << x.replace('.', ',').toStdString() << ';' << std::lround(at.y) << ';'
+        << (i == 3 ? "" : classes[static_cast<size_t>(i) % classes.size()].name) << '\n';
+  }
+  out.close();
+  w().openOrBringIn({q((folder_ / "in/seen.csv").string())});
+  d().until([&] { return w().findChild<QTableWidget*>("incomingRows")->isVisible(); }, "its rows");
+  EXPECT_EQ(d().find<QComboBox>("incomingAs")->currentText(), "points");
+  EXPECT_EQ(d().find<QComboBox>("incomingSeparator")->currentText(), "semicolon");
+  EXPECT_EQ(d().find<QComboBox>("incomingDecimal")->currentText(), "comma");
+  EXPECT_EQ(d().find<QComboBox>("incomingX")->currentText(), "east");
+  auto* rows = d().find<QTableWidget>("incomingRows");
+  ASSERT_EQ(rows->rowCount(), 6);
+  EXPECT_TRUE(rows->item(0, 1)->text().contains('.'));
+  look("incoming-table");
+  // Read otherwise, it shows at once; and back.
+  choose("incomingSeparator", "tab");
+  EXPECT_EQ(rows->columnCount(), 1);
+  choose("incomingSeparator", "semicolon");
+  choose("incomingX", "east");
+  choose("incomingY", "north");
+  d().press("incomingSystem", "EPSG:0");
+  d().click("primary");
+  d().until([&] { return !w().notice().isEmpty() || !said().isEmpty(); }, "what is wrong");
+  EXPECT_EQ(s().newest(ProductKind::Points), nullptr);
+  w().openOrBringIn({q((folder_ / "in/seen.csv").string())});
+  d().until([&] { return w().findChild<QTableWidget*>("incomingRows")->isVisible(); }, "its rows");
+  EXPECT_FALSE(d().find<QLineEdit>("incomingSystem")->text().isEmpty());  // the view's
+  d().make("primary", "the points");
+  ASSERT_EQ(s().products.back().kind, ProductKind::Points);
+  EXPECT_EQ(s().products.back().facts["points"], 20);
+  // They are labelled already.
+  d().stage(5);
+  choose("accuracyField", "stand in cover");
+  d().make("primary", "the labels");
+  EXPECT_EQ(s().products.back().facts["without_class"], 1);
+  EXPECT_EQ(w().book().labelling().labelled(), 19u);
+}
+
 TEST_F(BringInWindow, WhatLiesElsewhereOffersToGoThere) {
   Grid far = metricGrid(30, 20);
   far.crs = RasterFile(s().scenes[0].scene.bands[0].file).grid().crs;

@@ -91,13 +91,6 @@ class TableWindow : public RealWindow {
     QTest::mouseMove(&chart, to);
     QTest::mouseRelease(&chart, Qt::LeftButton, {}, to);
   }
-  void choose(const char* name, const QString& entry) {
-    auto* box = d().find<QComboBox>(name);
-    const int at = box->findText(entry);
-    ASSERT_GE(at, 0) << entry.toStdString();
-    box->setCurrentIndex(at);
-    Q_EMIT box->activated(at);
-  }
   bool enabled(const char* name) { return d().find(name)->isEnabled(); }
 };
 

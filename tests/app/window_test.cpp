@@ -32,7 +32,8 @@ TEST_F(RealWindow, FromTheDemoStudyToAMatrixAndBackAfterReopening) {
   d().make("primary", "the points");
   d().click("pageReadings");
   d().make("primary", "the readings");
-  EXPECT_TRUE(d().find<QLabel>("whereRows")->text().endsWith("of 45"));
+  d().until([&] { return w().table().isVisible() && w().table().ready(); }, "the table");
+  EXPECT_EQ(d().find<QLabel>("tableCount")->text(), "45 rows");
   startLabelling();
 
   // A perfect labeller: the hidden truth, which only tests may see.

@@ -107,6 +107,16 @@ TEST_F(ZoneSteps, CellsAreLaidAndSummarised) {
       {{"cells", cells}, {"from", {map_}}, {"statistics", {"share"}}, {"pixels", "by-area"}})));
   ASSERT_EQ(t.rows.size(), 6u);
   EXPECT_EQ(t.rows[1][1], "0.25");  // columns 8 to 16, of which 8 and 9 are 4
+  // Cells that are smaller than the pixels behind them share those.
+  const auto small = run({{"do", "cells"},
+                          {"over", may_},
+                          {"form", "squares"},
+                          {"size", 4.0},
+                          {"name", "Cells of 4 m"}});
+  const auto shared = run(zones({{"cells", small}, {"from", {may_}}, {"pixels", "by-area"}}));
+  const Json& behind = study_.product(shared)->facts["distinct_pixels"]["mean"];
+  EXPECT_EQ(behind["values"], 2000);
+  EXPECT_EQ(behind["pixels"], grid_.pixels());
   const auto centres = run({{"do", "cells"},
                             {"over", map_},
                             {"form", "hexagons"},

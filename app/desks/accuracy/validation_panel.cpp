@@ -49,6 +49,13 @@ void ValidationPanel::buildChoices() {
   points_->setObjectName("accuracyPoints");
   box()->addWidget(fieldRow(txt("Map"), {map_}));
   box()->addWidget(fieldRow(txt("Points"), {points_}));
+  field_ = new LongChoice;
+  field_->setObjectName("accuracyField");
+  field_->setToolTip(
+      txt("Points from elsewhere may say in one of their columns, by name or code, "
+          "which class they are"));
+  box()->addWidget(fieldRow_ = fieldRow(txt("Their classes"), {field_}));
+  connect(points_, &QComboBox::activated, this, &ValidationPanel::fillFields);
   for (auto* choice : {map_, points_})
     connect(choice, &QComboBox::activated, this, &ValidationPanel::showKnown);
 }
@@ -76,10 +83,13 @@ void ValidationPanel::forget() {
   known_.stop();
   map_->clear();
   points_->clear();
+  field_->clear();
+  fieldsOf_.clear();
 }
 
 void ValidationPanel::refresh() {
   fillChoices();
+  fillFields();
   showProgress();
   showKnown();
   showAccuracies();
@@ -94,6 +104,26 @@ void ValidationPanel::fillChoices() {
     for (auto p = products.rbegin(); p != products.rend(); ++p)
       if (p->kind == kind) choice->addItem(q(p->name), q(p->id));
     if (const int at = choice->findData(before); at >= 0) choice->setCurrentIndex(at);
+  }
+}
+
+/// Of points that came in; points placed here say no class.
+void ValidationPanel::fillFields() {
+  const QString id = points_->currentData().toString();
+  const Product* points = bench_.study().product(id.toStdString());
+  const bool fromElsewhere = points != nullptr && points->step.is_object() &&
+                             points->step.value("do", "") == "import-table";
+  fieldRow_->setVisible(fromElsewhere && book_.none());
+  if (id == fieldsOf_) return;
+  fieldsOf_ = id;
+  field_->clear();
+  field_->addItem(txt("are labelled here"), "");
+  if (!fromElsewhere) return;
+  try {
+    for (const auto& c : readTable(points->file.string()).columns)
+      field_->addItem(txt("stand in %1").arg(q(c)), q(c));
+  } catch (const std::exception& e) {
+    Q_EMIT trouble(sentenceOf(e));
   }
 }
 
@@ -189,11 +219,14 @@ bool ValidationPanel::offersBeside() const {
 }
 
 Json ValidationPanel::step() const {
-  return {{"do", "labels"},
-          {"points", points_->currentData().toString().toStdString()},
-          {"map", map_->currentData().toString().toStdString()},
-          {"seed", 1},
-          {"name", txt("Labels of %1").arg(points_->currentText()).toStdString()}};
+  Json step{{"do", "labels"},
+            {"points", points_->currentData().toString().toStdString()},
+            {"map", map_->currentData().toString().toStdString()},
+            {"seed", 1},
+            {"name", txt("Labels of %1").arg(points_->currentText()).toStdString()}};
+  if (const QString field = field_->currentData().toString(); !field.isEmpty())
+    step["field"] = field.toStdString();
+  return step;
 }
 
 void ValidationPanel::act() {

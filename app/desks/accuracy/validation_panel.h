@@ -30,6 +30,7 @@ class ValidationPanel : public Panel {
   void buildChoices();
   void buildTables();
   void fillChoices();
+  void fillFields();
   void showKnown();
   void countPoints(const Product& map, const Product& points);
   void showProgress();
@@ -38,7 +39,9 @@ class ValidationPanel : public Panel {
   MapView& view_;
   LabelBook& book_;
   Latest known_;
-  QComboBox *map_, *points_;
+  QComboBox *map_, *points_, *field_;
+  QWidget* fieldRow_;
+  QString fieldsOf_;  // the points whose columns are offered
   QLabel *state_, *advice_;
   QProgressBar* bar_;
   QPushButton *matrix_, *fresh_, *all_;

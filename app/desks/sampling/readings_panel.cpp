@@ -79,10 +79,10 @@ void ReadingsPanel::buildStatistics() {
   zones_ = new QWidget;
   auto* column = columnIn(zones_);
   const std::pair<const char*, QString> statistics[] = {
-      {"mean", txt("mean")},    {"sd", txt("spread")},        {"median", txt("median")},
-      {"min", txt("least")},    {"max", txt("most")},         {"p10", txt("10 %")},
-      {"p90", txt("90 %")},     {"sum", txt("sum")},          {"count", txt("pixels")},
-      {"share", txt("shares")}, {"majority", txt("majority")}};
+      {"mean", txt("mean")},    {"sd", txt("spread")},         {"median", txt("median")},
+      {"min", txt("least")},    {"max", txt("most")},          {"p10", txt("10 %")},
+      {"p90", txt("90 %")},     {"sum", txt("sum")},           {"count", txt("pixels")},
+      {"share", txt("shares")}, {"majority", txt("majority")}, {"patches", txt("patches")}};
   QList<QWidget*> chips;
   for (const auto& [id, title] : statistics) {
     auto* one = chip(title);
@@ -95,6 +95,7 @@ void ReadingsPanel::buildStatistics() {
   }
   statistics_[9]->setToolTip(txt("Of each class, in class maps"));
   statistics_[10]->setToolTip(txt("The most frequent class, in class maps"));
+  statistics_[11]->setToolTip(txt("Of each class their number and area, in class maps"));
   pixels_ = new LongChoice;
   pixels_->setObjectName("zonePixels");
   pixels_->addItem(txt("whose centre lies inside"), "centres");

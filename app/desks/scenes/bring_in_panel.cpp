@@ -13,6 +13,7 @@ BringInPanel::BringInPanel(Workbench& bench, MapView& view)
   buildScene();
   buildClasses();
   buildQuantity();
+  box()->addWidget(csv_ = new CsvBox);
   note_ = secondLabel("");
   note_->setObjectName("incomingNote");
   setTone(note_, "warning");
@@ -140,6 +141,11 @@ void BringInPanel::connectFields() {
     });
     fillOne();
   });
+  connect(csv_, &CsvBox::said, this, [this] {
+    change([this](Incoming& one) { csv_->take(one); });
+    fillOne();
+    Q_EMIT changed();
+  });
   for (auto [edit, part] : std::initializer_list<std::pair<QLineEdit*, QString Incoming::*>>{
            {unit_, &Incoming::unit}, {from_, &Incoming::from}, {to_, &Incoming::to}})
     connect(edit, &QLineEdit::textEdited, this, [this, part = part](const QString& text) {
@@ -173,6 +179,8 @@ void BringInPanel::forget() {
 
 void BringInPanel::offer(std::vector<Incoming> all) {
   all_ = std::move(all);
+  for (auto& one : all_)
+    if (one.csv && one.system.isEmpty()) one.system = q(crsName(view_.crs()));
   for (auto& one : all_)
     if (!one.layer.empty() && one.field.isEmpty() && !one.fields.isEmpty())
       one.field = one.fields.contains("class") ? "class" : one.fields[0];
@@ -220,11 +228,13 @@ void BringInPanel::fillOne() {
   name_->setText(q(one->draft.name));
   date_->setText(q(one->draft.date));
   date_->setVisible(one->as == As::Scene || one->as == As::ClassMap);
-  const bool read = !one->layer.empty() || !one->scene.bands.empty();
+  const bool read = one->csv || !one->layer.empty() || !one->scene.bands.empty();
   sceneBox_->setVisible(one->as == As::Scene && read);
   for (QWidget* field : std::initializer_list<QWidget*>{as_, name_, date_}) field->setEnabled(read);
   classBox_->setVisible(one->as == As::ClassMap);
   quantityBox_->setVisible(one->as == As::Quantity);
+  csv_->setVisible(one->csv.has_value());
+  if (one->csv) csv_->show(*one);
   unit_->setText(one->unit);
   from_->setText(one->from);
   to_->setText(one->to);
@@ -248,6 +258,11 @@ void BringInPanel::fillKinds(const Incoming& one) {
   const bool vector = !one.layer.empty(), single = vector || one.scene.bands.size() == 1;
   as_->clear();
   const auto add = [&](const QString& title, As as) { as_->addItem(title, static_cast<int>(as)); };
+  if (one.csv) {
+    add(txt("a table"), As::Table);
+    add(txt("points"), As::Points);
+    return as_->setCurrentIndex(as_->findData(static_cast<int>(one.as)));
+  }
   if (vector) add(txt("an outline"), As::Outline);
   if (!vector) add(txt("a scene"), As::Scene);
   if (single) add(txt("a class map"), As::ClassMap);
@@ -441,6 +456,10 @@ QString BringInPanel::action() const {
       return txt("Bring in %n quantities", "Bring in %n quantity", n);
     case Incoming::As::Outline:
       return txt("Bring in %n outlines", "Bring in %n outline", n);
+    case Incoming::As::Table:
+      return txt("Bring in %n tables", "Bring in %n table", n);
+    case Incoming::As::Points:
+      return txt("Bring in the points");
     default:
       return txt("Bring in %n scenes", "Bring in %n scene", n);
   }
@@ -471,6 +490,7 @@ void BringInPanel::act() {
 /// What comes in beside scenes.
 void BringInPanel::take(const Incoming& one) {
   if (one.as == Incoming::As::Outline) return bench_.addOutline(q(one.layer), q(one.draft.name));
+  if (one.csv) return bench_.run(tableStep(one), txt("Bring in a table"));
   if (one.as == Incoming::As::Quantity)
     return bench_.run(quantityStep(one), txt("Bring in a quantity"));
   const auto* scene = bench_.currentScene();

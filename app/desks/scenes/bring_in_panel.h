@@ -1,7 +1,7 @@
 #pragma once
-#include "desks/panel.h"
-#include "desks/scenes/incoming.h"
 #include "background/latest.h"
+#include "desks/panel.h"
+#include "desks/scenes/csv_box.h"
 
 namespace zp {
 
@@ -58,6 +58,7 @@ class BringInPanel : public Panel {
   QListWidget* list_;
   QComboBox *as_, *preset_, *state_, *field_;
   QLineEdit *name_, *date_, *unit_, *from_, *to_;
+  CsvBox* csv_;
   QWidget *sceneBox_, *classBox_, *quantityBox_, *fieldRow_;
   QTableWidget *bands_, *match_;
   QPushButton *join_, *apart_;

@@ -54,6 +54,35 @@ void addLayers(const fs::path& file, std::vector<Incoming>& all) {
   }
 }
 
+/// The first of some names that a column has, in whatever letters; "" for none.
+QString columnCalled(const Table& table, const QStringList& names) {
+  for (const auto& name : names)
+    for (const auto& c : table.columns)
+      if (q(c).compare(name, Qt::CaseInsensitive) == 0) return q(c);
+  return {};
+}
+
+/// With columns of coordinates it is points.
+void addTable(const fs::path& file, std::vector<Incoming>& all) {
+  Incoming one;
+  one.as = Incoming::As::Table;
+  one.draft.name = file.stem().string();
+  one.draft.files = {file};
+  one.csv = CsvDialect();
+  try {
+    one.csv = dialectOf(file);
+  } catch (const std::exception&) {
+  }  // reading the first rows says why
+  readFirst(one);
+  one.x = columnCalled(one.first, {"x", "easting", "east", "longitude", "lon", "lng"});
+  one.y = columnCalled(one.first, {"y", "northing", "north", "latitude", "lat"});
+  if (!one.x.isEmpty() && !one.y.isEmpty()) one.as = Incoming::As::Points;
+  if (one.x.startsWith("lo", Qt::CaseInsensitive) || one.x.startsWith("ln", Qt::CaseInsensitive))
+    one.system = "EPSG:4326";
+  one.take = one.trouble.empty();
+  all.push_back(std::move(one));
+}
+
 /// The colour a raster gives a class, or a suggested one.
 Colour colourOf(const Incoming& one, const std::string& theirs, size_t n) {
   if (one.layer.empty()) {
@@ -80,6 +109,8 @@ std::vector<Incoming> lookAtFiles(const QStringList& paths) {
     const fs::path file = p.toStdString();
     if (isVector(file))
       addLayers(file, all);
+    else if (lowered(file.extension().string()) == ".csv")
+      addTable(file, all);
     else
       rasters.push_back(file);
   }
@@ -133,6 +164,10 @@ QString whatItIs(const Incoming& one) {
       return txt("quantity");
     case Incoming::As::Outline:
       return txt("outline");
+    case Incoming::As::Table:
+      return txt("table");
+    case Incoming::As::Points:
+      return txt("points");
     default:
       if (one.scene.bands.empty())
         return one.draft.files.size() > 1 ? txt("cannot be one scene") : txt("cannot be read");
@@ -148,6 +183,10 @@ QString missingOf(const Incoming& one) {
     return txt("Say whether the values of “%1” are power or decibels first.").arg(name);
   if (!isDate(q(one.draft.date)) || !isDate(one.from) || !isDate(one.to))
     return txt("A date is not one; write year-month-day, such as 2031-07-18, or leave it empty.");
+  if (one.as == Incoming::As::Points && (one.x.isEmpty() || one.y.isEmpty() || one.x == one.y))
+    return txt("Say in which two columns of “%1” the coordinates are.").arg(name);
+  if (one.as == Incoming::As::Points && one.system.isEmpty())
+    return txt("Say in which reference system the coordinates of “%1” are.").arg(name);
   if (one.as == Incoming::As::ClassMap && one.theirs.empty())
     return txt("The classes of “%1” are being read; look at what they become first.").arg(name);
   return {};
@@ -180,6 +219,32 @@ Json classesStep(const Incoming& one, const std::string& scene, Legend& legend) 
     step["field"] = one.field.toStdString();
     step["scene"] = scene;
   }
+  return step;
+}
+
+void readFirst(Incoming& one) {
+  constexpr size_t kShown = 6;
+  one.trouble.clear();
+  try {
+    one.first = readCsv(one.draft.files[0], *one.csv, kShown, kShown);
+  } catch (const std::exception& e) {
+    one.first = {};
+    one.trouble = sentenceOf(e).toStdString();
+  }
+}
+
+Json tableStep(const Incoming& one) {
+  Json step{{"do", "import-table"},
+            {"name", one.draft.name},
+            {"file", one.draft.files[0].string()},
+            {"separator", one.csv->separator == '\t'  ? "tab"
+                          : one.csv->separator == ';' ? "semicolon"
+                                                      : "comma"},
+            {"decimal", one.csv->decimal == ',' ? "comma" : "point"}};
+  if (one.as != Incoming::As::Points) return step;
+  step["x"] = one.x.toStdString();
+  step["y"] = one.y.toStdString();
+  step["system"] = one.system.toStdString();
   return step;
 }
 

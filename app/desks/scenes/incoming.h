@@ -1,6 +1,7 @@
 #pragma once
 #include <QStringList>
 
+#include "base/csv.h"
 #include "base/json.h"
 #include "base/progress.h"
 #include "legend/legend.h"
@@ -11,17 +12,20 @@ namespace zp {
 
 /// What one of the files, or a group of them, is to become.
 struct Incoming {
-  enum class As { Scene, ClassMap, Quantity, Outline };
+  enum class As { Scene, ClassMap, Quantity, Outline, Table, Points };
   As as = As::Scene;
   bool take = true;
   SceneDraft draft;
-  Scene scene;                // of rasters
-  std::string layer;          // "FILE:LAYER" of vectors
-  QStringList fields;         // of vectors
-  std::string trouble;        // why it cannot come in as it is
-  bool asksForPower = false;  // radar whose numbers do not tell power from decibels
-  QString unit, from, to;     // of a quantity
-  QString field;              // of a vector class map
+  Scene scene;                         // of rasters
+  std::string layer;                   // "FILE:LAYER" of vectors
+  QStringList fields;                  // of vectors
+  std::string trouble;                 // why it cannot come in as it is
+  bool asksForPower = false;           // radar whose numbers do not tell power from decibels
+  QString unit, from, to;              // of a quantity
+  QString field;                       // of a vector class map
+  std::optional<CsvDialect> csv = {};  // of a table
+  Table first = {};                    // and its first rows
+  QString x, y, system;                // of points: columns, and a reference system
   /// Their classes, with names; and what each becomes: a code, 0 to leave out, −1 a new class.
   std::vector<std::pair<std::string, std::string>> theirs;
   std::map<std::string, int> ours;
@@ -53,6 +57,11 @@ std::vector<std::pair<std::string, std::string>> classesOf(const Incoming& incom
 /// The step that brings a class map in (study/steps/import_classes.cpp), over the pixels of `scene`
 /// where it is of polygons; the classes that are new to the legend are added to it.
 Json classesStep(const Incoming& incoming, const std::string& scene, Legend& legend);
+/// Reads the first rows of a table anew, as its dialect is now; `trouble` says when that does not
+/// go.
+void readFirst(Incoming& incoming);
+/// And a table, or points from one (study/steps/import_table.cpp).
+Json tableStep(const Incoming& incoming);
 /// And a quantity (study/steps/import_quantity.cpp).
 Json quantityStep(const Incoming& incoming);
 

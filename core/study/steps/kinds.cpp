@@ -6,7 +6,8 @@
       of(confidence) of(unlikeness) of(cluster) of(nameClusters) of(segments) of(tidy) of(touchUp) \
           of(combine) of(disagreement) of(points) of(cells) of(readings) of(zones) of(joinTables)  \
               of(table) of(labels) of(stack) of(join) of(composite) of(sharpen) of(speckle)        \
-                  of(haze) of(slopeLight) of(normalise) of(importClasses) of(importQuantity)
+                  of(haze) of(slopeLight) of(normalise) of(importClasses) of(importQuantity)       \
+                      of(importTable)
 
 namespace zp {
 

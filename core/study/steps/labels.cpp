@@ -2,17 +2,42 @@
 
 #include "accuracy/labelling.h"
 #include "base/error.h"
+#include "base/text.h"
 #include "sampling/readings.h"
 #include "study/steps/step_run.h"
 
 namespace zp {
 namespace {
 
-std::vector<ValidationPoint> pointsOn(const Product& points, const Product& map, std::string& crs) {
-  const Layer layer = readLayer(points.file.string());
+/// The class that a cell says: as `match` has it, else the one of the legend that is called so or
+/// has that code; 0 for none.
+int classSaid(const std::string& cell, const Json& match, const Legend& legend) {
+  if (const auto at = match.find(cell); at != match.end()) return at->get<int>();
+  for (const auto& c : legend.classes)
+    if (lowered(c.name) == lowered(trimmed(cell))) return c.code;
+  const auto code = parseInteger(trimmed(cell));
+  return code && legend.find(static_cast<int>(*code)) != nullptr ? static_cast<int>(*code) : 0;
+}
+
+/// Labels that the points bring along from elsewhere.
+void labelBy(StepRun& r, const Table& table, std::vector<ValidationPoint>& points) {
+  if (!r.step().contains("field")) return;
+  const size_t column = table.column(r.step()["field"]);
+  const Json match = r.step().value("match", Json::object());
+  size_t without = 0;
+  for (size_t i = 0; i < points.size(); ++i) {
+    points[i].reference = classSaid(table.rows[i][column], match, r.study().legend);
+    without += points[i].reference == 0 ? 1 : 0;
+  }
+  if (without == points.size())
+    throw Error("No cell of “{}” says a class of the legend, by name or code.",
+                r.step()["field"].get<std::string>());
+  r.product.facts["without_class"] = without;
+}
+
+std::vector<ValidationPoint> pointsOn(const Layer& layer, const Product& map) {
   const auto places = placesOf(layer);
-  crs = layer.crs;
-  const auto codes = readAt(places, crs, {{map.file, 1, "map"}}).values[0];
+  const auto codes = readAt(places, layer.crs, {{map.file, 1, "map"}}).values[0];
   std::vector<ValidationPoint> all;
   for (size_t i = 0; i < places.size(); ++i) {
     ValidationPoint p;
@@ -40,25 +65,29 @@ Labelling labellingOf(StepRun& r, std::vector<ValidationPoint> points) {
 
 Product runLabels(StepRun& r) {
   const auto &points = r.source("points"), &map = r.source("map");
-  std::string crs;
-  auto all = pointsOn(points, map, crs);
+  const Layer layer = readLayer(points.file.string());
+  auto all = pointsOn(layer, map);
   // Into a file of its own: labels may be given to the old one until this one takes its place.
   r.begin(ProductKind::Labels, ".json", true);
   r.product.facts = {{"points", all.size()}};
+  labelBy(r, layer.table, all);
   const Labelling labelling = labellingOf(r, std::move(all));
-  writeLabels(r.temporary, {labelling, crs});
+  writeLabels(r.temporary, {labelling, layer.crs});
   return r.finish();
 }
 
 }  // namespace
 
 namespace steps {
-extern const StepKind labels{"labels",
-                             "Points to label, in shuffled order, against a class map",
-                             {{"points", Holds::Product, true, "Where"},
-                              {"map", Holds::Product, true, "What they are to judge"},
-                              {"seed", Holds::Whole, true, "Of the order"},
-                              {"given", Holds::Labels, false, "Labels given before"}},
-                             &runLabels};
+extern const StepKind labels{
+    "labels",
+    "Points to label, in shuffled order, against a class map",
+    {{"points", Holds::Product, true, "Where"},
+     {"map", Holds::Product, true, "What they are to judge"},
+     {"seed", Holds::Whole, true, "Of the order"},
+     {"field", Holds::Text, false, "A column of the points that says their classes already"},
+     {"match", Holds::Codes, false, "What stands in it, where that is no class of the legend"},
+     {"given", Holds::Labels, false, "Labels given before"}},
+    &runLabels};
 }
 }  // namespace zp

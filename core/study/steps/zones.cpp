@@ -1,6 +1,7 @@
 #include "sampling/zones.h"
 
 #include <algorithm>
+#include <cmath>
 
 #include "base/error.h"
 #include "feature/feature_kind.h"
@@ -12,7 +13,8 @@ namespace zp {
 namespace {
 
 bool asksOfClasses(const ZoneStatistic& s) {
-  return s.kind == ZoneStatistic::Kind::Share || s.kind == ZoneStatistic::Kind::Majority;
+  using Kind = ZoneStatistic::Kind;
+  return s.kind == Kind::Share || s.kind == Kind::Majority || s.kind == Kind::Patches;
 }
 
 /// What is asked of class maps, or of all else; the number of pixels of both.
@@ -114,13 +116,22 @@ Json withoutPixels(const std::vector<ZoneSummary>& all) {
   return list;
 }
 
-/// What each column that was read tells, and of what, by its name in the table.
-Json sourcesOf(const std::vector<ZoneSummary>& all, const Table& table, size_t first) {
-  Json sources = Json::object();
+/// What each column that was read tells, of what, and how many pixels are behind it, by its name in
+/// the table.
+void noteColumns(const std::vector<ZoneSummary>& all, const Table& table, size_t first,
+                 Json& facts) {
+  Json sources = Json::object(), distinct = Json::object();
   for (const auto& s : all)
-    for (const auto& column : s.columns)
-      sources[table.columns[first++]] = {{"of", s.source}, {"what", column}};
-  return sources;
+    for (size_t c = 0; c < s.columns.size(); ++c) {
+      const std::string& column = table.columns[first++];
+      const auto& values = s.values[c];
+      const auto empty = static_cast<size_t>(
+          std::count_if(values.begin(), values.end(), [](double v) { return std::isnan(v); }));
+      sources[column] = {{"of", s.source}, {"what", s.columns[c]}};
+      distinct[column] = {{"values", values.size() - empty}, {"pixels", s.distinct}};
+    }
+  facts["sources"] = sources;
+  facts["distinct_pixels"] = distinct;
 }
 
 Product runZones(StepRun& r) {
@@ -136,7 +147,7 @@ Product runZones(StepRun& r) {
   writeFileAtomically(r.temporary, toCsv(table));
   r.product.facts = {
       {"rows", table.rows.size()}, {"columns", table.columns}, {"zones", polygons.shapes.size()}};
-  if (!dates) r.product.facts["sources"] = sourcesOf(all, table, polygons.table.columns.size());
+  if (!dates) noteColumns(all, table, polygons.table.columns.size(), r.product.facts);
   if (const Json empty = withoutPixels(all); !empty.empty())
     r.product.facts["without_pixels"] = empty;
   return r.finish();
@@ -155,8 +166,8 @@ extern const StepKind zones{
      {"scene", Holds::Scene, false, "Whose features need no name, and on whose grid they are read"},
      {"with", Holds::Named, false, "Other scenes and products that the features name"},
      {"statistics", Holds::Texts, true,
-      "count, sum, mean, sd, min, max, median, percentiles such as p10; of class maps majority and "
-      "share"},
+      "count, sum, mean, sd, min, max, median, percentiles such as p10; of class maps majority, "
+      "share and patches (their number and area)"},
      {"pixels",
       Holds::Text,
       false,

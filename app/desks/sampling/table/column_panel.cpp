@@ -68,9 +68,9 @@ QLineEdit* ColumnPanel::formulaLine(const char* name, const QString& hint) {
   auto* line = lineEdit(name, hint);
   line->setFont(figureFont(9.5));
   line->setToolTip(
-      txt("Columns by their names, in braces where a name is no plain word: {share of "
-          "water}. Texts and dates in quotes. + - * / ^, comparisons, and, or, not, "
-          "when … then … else, min, max, abs, sqrt, log10, exp."));
+      txt("Columns by their names, in braces where a name is no plain word. Texts and dates in "
+          "quotes. + - * / ^, comparisons, and, or, not, when … then … else, min, max, abs, sqrt, "
+          "log10, exp."));
   connect(line, &QLineEdit::textChanged, this, &ColumnPanel::lookLater);
   connect(line, &QLineEdit::returnPressed, this, &ColumnPanel::apply);
   return line;

@@ -1,5 +1,7 @@
 #include "desks/sampling/table/sheet_model.h"
 
+#include <cstring>
+
 #include "base/day.h"
 #include "look/look.h"
 #include "look/parts.h"
@@ -58,14 +60,23 @@ QString dateOfSource(const Study& study, const std::string& id) {
 SheetModel::SheetModel(Workbench& bench, TableBook& book, QObject* parent)
     : QAbstractTableModel(parent), bench_(bench), book_(book) {}
 
-/// The class whose share in a map is meant: "share_4".
-std::optional<LegendClass> SheetModel::shareIn(const ColumnFace& face) const {
-  constexpr std::string_view kShare = "share_";
-  if (face.what.rfind(kShare, 0) != 0) return {};
-  const int code = q(face.what.substr(kShare.size())).toInt();
+/// The class in a map that a statistic is of: "share_4", "patches_4".
+std::optional<LegendClass> SheetModel::classIn(const ColumnFace& face, const char* prefix) const {
+  const QString what = q(face.what);
+  if (!what.startsWith(prefix)) return {};
+  const int code = what.mid(static_cast<int>(std::strlen(prefix))).toInt();
   const Legend legend = bench_.pictureOf(q(face.of)).legend;
   if (const auto* c = legend.find(code)) return *c;
   return LegendClass{code, txt("class %1").arg(code).toStdString(), suggestedColour(0), {}, {}};
+}
+
+/// As a person calls it.
+QString SheetModel::statisticOf(const ColumnFace& face) const {
+  if (face.share) return txt("share of %1").arg(q(face.share->name));
+  if (const auto c = classIn(face, "patches_")) return txt("patches of %1").arg(q(c->name));
+  if (const auto c = classIn(face, "patch_area_"))
+    return txt("m² in patches of %1").arg(q(c->name));
+  return q(face.what);
 }
 
 ColumnFace SheetModel::newFaceOf(const SheetColumn& column) {
@@ -82,8 +93,8 @@ ColumnFace SheetModel::newFaceOf(const SheetColumn& column) {
     const Json& source = sources[column.from];
     face.of = source.value("of", "");
     face.what = source.value("what", "");
-    face.share = shareIn(face);
-    const QString what = face.share ? txt("share of %1").arg(q(face.share->name)) : q(face.what);
+    face.share = classIn(face, "share_");
+    const QString what = statisticOf(face);
     face.note = QStringList({what, unitOf(study, face.of), dateOfSource(study, face.of)})
                     .filter(QRegularExpression("."))
                     .join(" · ");

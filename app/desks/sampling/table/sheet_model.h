@@ -41,7 +41,8 @@ class SheetModel : public QAbstractTableModel {
 
  private:
   ColumnFace newFaceOf(const SheetColumn& column);
-  std::optional<LegendClass> shareIn(const ColumnFace& face) const;
+  std::optional<LegendClass> classIn(const ColumnFace& face, const char* prefix) const;
+  QString statisticOf(const ColumnFace& face) const;
   const LegendClass* classOf(size_t column, size_t row) const;
 
   Workbench& bench_;
