@@ -1,6 +1,7 @@
 #include "study/table_places.h"
 
 #include <algorithm>
+#include <cmath>
 
 #include "base/text.h"
 #include "sampling/readings.h"
@@ -59,9 +60,17 @@ void notePlaces(const TablePlaces& places, Table& table, Json& facts) {
   facts["places"] = note;
 }
 
-void noteColumns(const Product& before,
-                 const std::vector<std::pair<std::string, std::string>>& columns, bool sameRows,
-                 Json& facts) {
+void noteColumn(const std::string& column, const Json& source, const std::vector<double>& values,
+                size_t pixels, Json& facts) {
+  const auto empty = static_cast<size_t>(
+      std::count_if(values.begin(), values.end(), [](double v) { return std::isnan(v); }));
+  facts["sources"][column] = source;
+  facts["distinct_pixels"][column] = {{"values", values.size() - empty}, {"pixels", pixels}};
+}
+
+void keepColumnNotes(const Product& before,
+                     const std::vector<std::pair<std::string, std::string>>& columns, bool sameRows,
+                     Json& facts) {
   for (const char* what : {"sources", "distinct_pixels"}) {
     if (!before.facts.contains(what) || (!sameRows && what == std::string("distinct_pixels")))
       continue;

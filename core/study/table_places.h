@@ -19,11 +19,16 @@ std::optional<TablePlaces> placesOfRows(const Product& product, const Table& tab
 /// places one by one, their numbers from 1 become a column "place".
 void notePlaces(const TablePlaces& places, Table& table, Json& facts);
 
+/// Notes of a column that was read what it is of, as {of} or {of what}, and how many different
+/// pixels are behind how many values.
+void noteColumn(const std::string& column, const Json& source, const std::vector<double>& values,
+                size_t pixels, Json& facts);
+
 /// Keeps what was known of columns in the facts of a table that was made from another. `columns`:
 /// the name before and after of each that is there still; `sameRows`: no row went or came.
-void noteColumns(const Product& before,
-                 const std::vector<std::pair<std::string, std::string>>& columns, bool sameRows,
-                 Json& facts);
+void keepColumnNotes(const Product& before,
+                     const std::vector<std::pair<std::string, std::string>>& columns, bool sameRows,
+                     Json& facts);
 
 /// The layer behind such an id; nothing when there is none any more.
 std::optional<Layer> layerOfPlaces(const Study& study, const std::string& of);

@@ -35,12 +35,6 @@ class PlansWindow : public RealWindow {
     for (auto* desk : w().findChildren<SamplingDesk*>()) return desk->shapes().size();
     return 0;
   }
-  void drag(QPoint from, QPoint to) {
-    QTest::mousePress(&w().view(), Qt::LeftButton, {}, from);
-    QTest::mouseMove(&w().view(), (from + to) / 2);
-    QTest::mouseMove(&w().view(), to);
-    QTest::mouseRelease(&w().view(), Qt::LeftButton, {}, to);
-  }
 };
 
 TEST_F(PlansWindow, SystematicBySpacingAndByNumber) {
@@ -83,7 +77,7 @@ TEST_F(PlansWindow, ARectangleDrawnAndThePartInView) {
   choose("planInside", "a rectangle");
   EXPECT_EQ(said(), "Drag a rectangle across the view.");
   EXPECT_FALSE(d().find("primary")->isEnabled());
-  drag({200, 150}, {420, 380});
+  drag(w().view(), {200, 150}, {420, 380});
   waitPlanned("200 points");
   const Place a = w().view().toMap({200, 150}), b = w().view().toMap({420, 380});
   look("plan-rectangle");

@@ -1,98 +1,12 @@
 // The sheet of a table: rows, chart and view with one selection, and what is done to a table.
 #include "base/text.h"
-#include "charts/curve_chart.h"
-#include "charts/relation_chart.h"
-#include "charts/shares_chart.h"
-#include "charts/values_chart.h"
 #include "sampling/readings.h"
-#include "window_fixture.h"
+#include "table_window.h"
 
 namespace zp {
 namespace {
 
 using namespace testing;
-
-class TableWindow : public RealWindow {
- protected:
-  /// Vegetation and surface temperature in cells of 500 m.
-  void SetUp() override {
-    RealWindow::SetUp();
-    run({{"do", "index"},
-         {"scene", s().scenes[2].id},
-         {"formula", "ndiff(nir, red)"},
-         {"name", "Vegetation"}});
-    run({{"do", "import-quantity"},
-         {"file", (s().folder() / "outlines/surface-temperature.tif").string()},
-         {"unit", "°C"},
-         {"from", "2031-07-01"},
-         {"to", "2031-07-31"},
-         {"name", "Temperature"}});
-    run({{"do", "cells"},
-         {"over", s().scenes[2].id},
-         {"form", "squares"},
-         {"size", 500},
-         {"name", "Cells of 500 m"}});
-    run({{"do", "zones"},
-         {"cells", id(2)},
-         {"from", {id(0), id(1)}},
-         {"statistics", {"mean"}},
-         {"name", "Warmth of the cells"}});
-    open(id(3));
-  }
-  void run(const Json& step) {
-    const size_t before = s().products.size();
-    w().bench().run(step, "A step");
-    d().until([&] { return s().products.size() > before; }, "a product");
-    d().settle();
-  }
-  std::string id(size_t product) { return s().products[product].id; }
-  void open(const std::string& table) {
-    w().openTable(q(table));
-    settle();
-  }
-  void settle() {
-    d().until([&] { return w().table().isVisible() && w().table().ready(); }, "the table");
-  }
-  TableBook& book() { return w().table().book(); }
-  SheetView& rows() { return w().table().rows(); }
-  QString trouble() {
-    auto* label = w().findChild<QLabel*>("tableTrouble");
-    return label->isVisible() ? label->text() : QString();
-  }
-  QString count() { return d().find<QLabel>("tableCount")->text(); }
-  void where(const QString& formula) {
-    auto* field = d().find<QLineEdit>("rowsWhere");
-    field->setFocus();
-    field->selectAll();
-    QTest::keyClicks(field, formula);
-    QTest::keyClick(field, Qt::Key_Return);
-  }
-  void type(const char* field, const QString& text) {
-    auto* line = d().find<QLineEdit>(field);
-    line->setFocus();
-    line->clear();
-    QTest::keyClicks(line, text);
-  }
-  void clickHead(int section, Qt::MouseButton button = Qt::LeftButton) {
-    auto* head = rows().horizontalHeader();
-    QTest::mouseClick(head->viewport(), button, {},
-                      {head->sectionViewportPosition(section) + head->sectionSize(section) / 2, 8});
-  }
-  std::string cell(size_t row, const std::string& column) {
-    return book().shown().columns[book().shown().column(column)].texts[row];
-  }
-  template <class Chart>
-  Chart& chartOf() {
-    return *w().table().template findChild<Chart*>();
-  }
-  void brush(BrushedChart& chart, QPoint from, QPoint to) {
-    QTest::mousePress(&chart, Qt::LeftButton, {}, from);
-    QTest::mouseMove(&chart, (from + to) / 2);
-    QTest::mouseMove(&chart, to);
-    QTest::mouseRelease(&chart, Qt::LeftButton, {}, to);
-  }
-  bool enabled(const char* name) { return d().find(name)->isEnabled(); }
-};
 
 TEST_F(TableWindow, OneSelectionAcrossChartRowsAndView) {
   const auto& sheet = book().shown();
@@ -109,7 +23,7 @@ TEST_F(TableWindow, OneSelectionAcrossChartRowsAndView) {
   EXPECT_TRUE(w().table().chart().said().contains("n " + QString::number(line.n)));
   // Dots that are brushed choose their rows and light their places up.
   const double lowX = 0.2, highX = 0.5, lowY = 17, highY = 24;
-  brush(chart, chart.pointOf(lowX, highY), chart.pointOf(highX, lowY));
+  drag(chart, chart.pointOf(lowX, highY), chart.pointOf(highX, lowY));
   std::vector<size_t> inside;
   for (size_t r = 0; r < x.size(); ++r)
     if (x[r] > lowX + 0.01 && x[r] < highX - 0.01 && y[r] > lowY + 0.1 && y[r] < highY - 0.1)
@@ -340,128 +254,6 @@ TEST_F(TableWindow, JoinedWithCompartmentsByPlace) {
   d().until(
       [&] { return book().ready() && book().shown().rows() == facts["unmatched"].get<size_t>(); },
       "those without");
-}
-
-TEST_F(TableWindow, ChartsOfOneColumnAndByGroup) {
-  d().click("chartValues");
-  choose("chartOf", "Vegetation_mean");
-  auto& values = chartOf<ValuesChart>();
-  ASSERT_TRUE(values.isVisible());
-  const QPoint from = values.pointOf(0.6, values.yAxis->range().upper / 2),
-               to = values.pointOf(0.9, 0) - QPoint(0, 4);
-  brush(values, from, to);
-  ASSERT_GT(book().chosenCount(), 5u);
-  for (size_t r = 0; r < book().whole().rows(); ++r)
-    if (book().chosen()[r]) {
-      EXPECT_GT(book().whole().columns[1].numbers[r], 0.58);
-    }
-  book().edit({{"add", "kind"}, {"formula", "when Vegetation_mean > 0.4 then \"a\" else \"b\""}},
-              "");
-  d().until([&] { return book().ready() && book().shown().columns.size() == 4; }, "the column");
-  d().click("chartBoxes");
-  choose("boxesBy", "kind");
-  auto& boxes = chartOf<BoxChart>();
-  ASSERT_TRUE(boxes.isVisible());
-  EXPECT_EQ(boxes.plottableCount(), 2);
-  const int group = cell(0, "kind") == "b" ? 0 : 1;  // in the order of the rows
-  QTest::mouseClick(&boxes, Qt::LeftButton, {},
-                    boxes.pointOf(group, boxes.yAxis->range().center()));
-  ASSERT_GT(book().chosenCount(), 0u);
-  for (size_t r = 0; r < book().whole().rows(); ++r)
-    EXPECT_EQ(book().chosen()[r], cell(r, "kind") == "b");
-}
-
-TEST_F(TableWindow, CompartmentsThroughTheRadarSeason) {
-  run({{"do", "zones"},
-       {"outline", s().outlines[1].id},
-       {"from", {s().scenes[3].id, s().scenes[4].id, s().scenes[5].id, s().scenes[6].id}},
-       {"statistics", {"mean"}},
-       {"rows", "zones-and-dates"},
-       {"name", "Season"}});
-  open(id(4));
-  d().click("chartCurves");
-  choose("curvesBy", "last_cut");
-  choose("curvesLayer", "vh dB");
-  auto& chart = chartOf<CurveChart>();
-  ASSERT_TRUE(chart.isVisible());
-  EXPECT_TRUE(w().table().chart().said().contains("of power"));
-  // Of the compartments last cut in one year the mean of power at the first date, by hand.
-  const auto& sheet = book().shown();
-  const size_t cut = sheet.column("last_cut"), date = sheet.column("date"),
-               layer = sheet.column("layer"), mean = sheet.column("mean");
-  const std::string group = sheet.columns[cut].texts[0], first = sheet.columns[date].texts[0];
-  double sum = 0, n = 0;
-  for (size_t r = 0; r < sheet.rows(); ++r)
-    if (sheet.columns[cut].texts[r] == group && sheet.columns[date].texts[r] == first &&
-        sheet.columns[layer].texts[r] == "vh dB" && !sheet.columns[mean].texts[r].empty())
-      sum += std::pow(10, sheet.columns[mean].numbers[r] / 10), n += 1;
-  ASSERT_GT(n, 2);
-  bool met = false;
-  for (int g = 0; g < chart.graphCount(); ++g)
-    if (chart.graph(g)->dataCount() > 0)
-      met = met || std::abs(chart.graph(g)->data()->at(0)->value - 10 * std::log10(sum / n)) < 1e-9;
-  EXPECT_TRUE(met);
-  // Rows chosen by a place are a curve of their own; a rectangle chooses the dates it holds.
-  const int graphs = chart.graphCount();
-  std::vector<size_t> ofPlaces;
-  for (size_t r = 0; r < sheet.rows(); ++r)
-    if (book().places()->rows[r] < 2) ofPlaces.push_back(r);
-  book().choose(ofPlaces);
-  EXPECT_EQ(chart.graphCount(), graphs + 1);
-  const double at = sheet.columns[date].numbers[0] * 86'400;
-  const double low = chart.yAxis->range().lower, high = chart.yAxis->range().upper;
-  brush(chart, chart.pointOf(at - 5 * 86'400, high - 0.1),
-        chart.pointOf(at + 5 * 86'400, low + 0.1));
-  ASSERT_GT(book().chosenCount(), 0u);
-  for (size_t r = 0; r < sheet.rows(); ++r)
-    EXPECT_EQ(book().chosen()[r], sheet.columns[date].texts[r] == first) << r;
-  // By the day of the year, and by the days since a date in the rows.
-  choose("curvesAlong", "by day of the year, years over each other");
-  EXPECT_GT(chart.graphCount(), 2);
-  choose("curvesAlong", "by days since");
-  choose("curvesSince", "date");
-  EXPECT_TRUE(w().table().chart().said().contains("In steps of"));
-  for (const char* ending : {"png", "svg", "pdf"}) {
-    const auto file = folder_ / (std::string("curves.") + ending);
-    whenAskedForAFile(file);
-    d().click("chartOut");
-    ASSERT_TRUE(fs::exists(file)) << ending;
-    EXPECT_GT(fs::file_size(file), 2000u) << ending;
-  }
-}
-
-TEST_F(TableWindow, SharesOfAClassMapByGroup) {
-  run({{"do", "threshold"},
-       {"product", id(0)},
-       {"at", {0.3}},
-       {"name", "Green"},
-       {"classes",
-        {{{"name", "Other"}, {"colour", "#caa46a"}}, {{"name", "Green"}, {"colour", "#5c9a48"}}}}});
-  run({{"do", "zones"},
-       {"cells", id(2)},
-       {"from", {id(4)}},
-       {"statistics", {"share", "majority"}},
-       {"name", "Shares"}});
-  open(id(5));
-  d().click("chartShares");
-  auto& chart = chartOf<SharesChart>();
-  ASSERT_TRUE(chart.isVisible());
-  ASSERT_EQ(chart.plottableCount(), 2);
-  const auto& share = book().shown().columns[book().shown().column("share_2")].numbers;
-  double sum = 0, n = 0;
-  for (const double v : share)
-    if (!std::isnan(v)) sum += v, n += 1;
-  const auto* bars = qobject_cast<QCPBars*>(chart.plottable(1));
-  EXPECT_NEAR(bars->data()->at(0)->value, sum / n * 100, 1e-9);
-  EXPECT_EQ(bars->brush().color(), QColor("#5c9a48"));
-  // A bar each for the most of the cell; a click chooses its rows.
-  choose("sharesBy", "majority");
-  EXPECT_EQ(qobject_cast<QCPBars*>(chart.plottable(1))->dataCount(), 2);
-  QTest::mouseClick(&chart, Qt::LeftButton, {}, chart.pointOf(1, 50));
-  const auto& most = book().shown().columns[book().shown().column("majority")].texts;
-  const std::string second = *std::find_if(
-      most.begin(), most.end(), [&](const auto& t) { return t != most[0] && !t.empty(); });
-  for (size_t r = 0; r < most.size(); ++r) EXPECT_EQ(book().chosen()[r], most[r] == second);
 }
 
 TEST_F(TableWindow, ItsOwnTableAndRowsWithTheirPlaces) {

@@ -10,12 +10,6 @@ using namespace testing;
 
 class WaterShareWindow : public RealWindow {
  protected:
-  void run(const Json& step) {
-    const size_t before = s().products.size();
-    w().bench().run(step, "A step");
-    d().until([&] { return s().products.size() > before; }, "a product");
-    d().settle();
-  }
   void tick(const char* list, const QString& begins, bool on) {
     auto* all = d().find<QListWidget>(list);
     for (int i = 0; i < all->count(); ++i)
@@ -26,19 +20,21 @@ class WaterShareWindow : public RealWindow {
 
 TEST_F(WaterShareWindow, WaterIsCoolerThanLand) {
   const std::string aerial = s().scenes[7].id;
-  run({{"do", "index"}, {"scene", aerial}, {"formula", "ndiff(blue, red)"}, {"name", "Blueness"}});
-  run({{"do", "threshold"},
+  runStep(
+      {{"do", "index"}, {"scene", aerial}, {"formula", "ndiff(blue, red)"}, {"name", "Blueness"}});
+  runStep(
+      {{"do", "threshold"},
        {"product", s().products[0].id},
        {"at", {0.1}},
        {"name", "Water"},
        {"classes",
         {{{"name", "Land"}, {"colour", "#caa46a"}}, {{"name", "Water"}, {"colour", "#3a6ab0"}}}}});
-  run({{"do", "import-quantity"},
-       {"file", (s().folder() / "outlines/surface-temperature.tif").string()},
-       {"unit", "°C"},
-       {"from", "2031-07-01"},
-       {"to", "2031-07-31"},
-       {"name", "Temperature"}});
+  runStep({{"do", "import-quantity"},
+           {"file", (s().folder() / "outlines/surface-temperature.tif").string()},
+           {"unit", "°C"},
+           {"from", "2031-07-01"},
+           {"to", "2031-07-31"},
+           {"name", "Temperature"}});
   w().bench().setCurrentScene(q(aerial));
   d().stage(4);
   d().click("pageCells");
@@ -64,10 +60,7 @@ TEST_F(WaterShareWindow, WaterIsCoolerThanLand) {
   auto& chart = *w().table().findChild<RelationChart*>();
   const QPoint from = chart.pointOf(0.6, chart.yAxis->range().upper) + QPoint(0, 2),
                to = chart.pointOf(1.02, chart.yAxis->range().lower) - QPoint(0, 2);
-  QTest::mousePress(&chart, Qt::LeftButton, {}, from);
-  QTest::mouseMove(&chart, (from + to) / 2);
-  QTest::mouseMove(&chart, to);
-  QTest::mouseRelease(&chart, Qt::LeftButton, {}, to);
+  drag(chart, from, to);
   ASSERT_GT(book.chosenCount(), 0u);
   for (size_t r = 0; r < share.size(); ++r)
     if (!std::isnan(share[r]) && std::abs(share[r] - 0.6) > 0.02) {

@@ -89,6 +89,20 @@ class RealWindow : public ::testing::Test {
         if (l->isVisible()) return l->text();
     return {};
   }
+  /// A step, as a run sheet has it, done in the window's study.
+  void runStep(const Json& step) {
+    const size_t before = s().products.size();
+    w().bench().run(step, "A step");
+    d().until([&] { return s().products.size() > before; }, "a product");
+    d().settle();
+  }
+  /// With the left button held, from one place in a widget to another.
+  static void drag(QWidget& in, QPoint from, QPoint to) {
+    QTest::mousePress(&in, Qt::LeftButton, {}, from);
+    QTest::mouseMove(&in, (from + to) / 2);
+    QTest::mouseMove(&in, to);
+    QTest::mouseRelease(&in, Qt::LeftButton, {}, to);
+  }
   void importTraining() {
     w().training().areas().importFrom(
         q((s().folder() / "outlines/outlines.gpkg").string()) + ":training", "code", "class",

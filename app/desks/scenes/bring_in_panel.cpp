@@ -411,12 +411,7 @@ void BringInPanel::joinWithAbove() {
   const int row = list_->currentRow();
   if (row < 1) return;
   Incoming &above = all_[static_cast<size_t>(row - 1)], &one = all_[static_cast<size_t>(row)];
-  SceneDraft joined = above.draft;
-  joined.files.insert(joined.files.end(), one.draft.files.begin(), one.draft.files.end());
-  if (joined.quality.empty()) joined.quality = one.draft.quality;
-  Incoming both = above;
-  both.draft = joined;
-  reopen(both);
+  const Incoming both = joined(above, one);
   if (!both.trouble.empty()) return Q_EMIT trouble(q(both.trouble));
   all_[static_cast<size_t>(row - 1)] = both;
   all_.erase(all_.begin() + row);
@@ -429,13 +424,7 @@ void BringInPanel::takeApart() {
   const int row = list_->currentRow();
   Incoming* one = chosen();
   if (one == nullptr) return;
-  std::vector<Incoming> parts;
-  for (const auto& file : one->draft.files) {
-    Incoming part;
-    part.draft = {file.stem().string(), one->draft.date, {file}, {}, {}};
-    reopen(part);
-    parts.push_back(std::move(part));
-  }
+  const auto parts = apart(*one);
   all_.erase(all_.begin() + row);
   all_.insert(all_.begin() + row, parts.begin(), parts.end());
   fillList();

@@ -150,6 +150,26 @@ void reopen(Incoming& one) {
   one.scene.date = kept.date;
 }
 
+Incoming joined(const Incoming& first, const Incoming& second) {
+  Incoming both = first;
+  both.draft.files.insert(both.draft.files.end(), second.draft.files.begin(),
+                          second.draft.files.end());
+  if (both.draft.quality.empty()) both.draft.quality = second.draft.quality;
+  reopen(both);
+  return both;
+}
+
+std::vector<Incoming> apart(const Incoming& incoming) {
+  std::vector<Incoming> parts;
+  for (const auto& file : incoming.draft.files) {
+    Incoming part;
+    part.draft = {file.stem().string(), incoming.draft.date, {file}, {}, {}};
+    reopen(part);
+    parts.push_back(std::move(part));
+  }
+  return parts;
+}
+
 std::vector<std::pair<std::string, std::string>> classesOf(const Incoming& one,
                                                            const Progress& progress) {
   if (one.layer.empty()) return classesIn(one.scene.bands[0].file, progress);

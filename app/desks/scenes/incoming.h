@@ -41,6 +41,11 @@ bool isPlain(const std::vector<Incoming>& all);
 /// Opens its files anew, as they are grouped and named now; `trouble` says when that does not go.
 void reopen(Incoming& incoming);
 
+/// The files of both as one scene, with the name and date of the first.
+Incoming joined(const Incoming& first, const Incoming& second);
+/// A scene a file.
+std::vector<Incoming> apart(const Incoming& incoming);
+
 /// "4 bands", "class map".
 QString whatItIs(const Incoming& incoming);
 

@@ -93,7 +93,8 @@ Product runJoinTables(StepRun& r) {
   if (one.table != nullptr) {
     std::vector<std::pair<std::string, std::string>> columns;
     for (const auto& name : one.layer.table.columns) columns.push_back({name, name});
-    noteColumns(*one.table, columns, origin.size() == one.layer.table.rows.size(), r.product.facts);
+    keepColumnNotes(*one.table, columns, origin.size() == one.layer.table.rows.size(),
+                    r.product.facts);
   }
   writeFileAtomically(r.temporary, toCsv(table));
   const Json counts{

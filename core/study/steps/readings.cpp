@@ -8,6 +8,7 @@
 #include "grid/crs.h"
 #include "sampling/feature_readings.h"
 #include "study/steps/step_run.h"
+#include "study/table_places.h"
 
 namespace zp {
 namespace {
@@ -66,22 +67,6 @@ ReadColumns readAll(StepRun& r, const std::vector<Place>& places, const std::str
   return all;
 }
 
-/// What is known of the columns that were read, by their names in the table.
-void noteColumns(const Table& table, size_t first, const ReadColumns& read, Json& facts) {
-  Json distinct = Json::object(), sources = Json::object();
-  for (size_t c = 0; c < read.of.size(); ++c) {
-    const auto& values = read.readings.values[c];
-    const auto empty =
-        std::count_if(values.begin(), values.end(), [](double v) { return std::isnan(v); });
-    const std::string& column = table.columns[first + c];
-    sources[column] = {{"of", read.of[c]}};
-    distinct[column] = {{"values", values.size() - static_cast<size_t>(empty)},
-                        {"pixels", read.readings.distinct[c]}};
-  }
-  facts["distinct_pixels"] = distinct;
-  facts["sources"] = sources;
-}
-
 Product runReadings(StepRun& r) {
   const Layer layer = readLayer(r.source("points").file.string());
   const auto places = placesOf(layer);
@@ -90,7 +75,9 @@ Product runReadings(StepRun& r) {
   const size_t own = table.columns.size();
   appendTo(table, read.readings);
   r.begin(ProductKind::Table, ".csv");
-  noteColumns(table, own, read, r.product.facts);
+  for (size_t c = 0; c < read.of.size(); ++c)
+    noteColumn(table.columns[own + c], {{"of", read.of[c]}}, read.readings.values[c],
+               read.readings.distinct[c], r.product.facts);
   table.columns.insert(table.columns.begin() + 1, {"x", "y"});
   for (size_t i = 0; i < table.rows.size(); ++i)
     table.rows[i].insert(table.rows[i].begin() + 1, {shortest(places[i].x), shortest(places[i].y)});

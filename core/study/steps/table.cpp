@@ -28,7 +28,7 @@ Product runTable(StepRun& r) {
     std::vector<std::pair<std::string, std::string>> columns;
     for (const auto& c : sheet.columns)
       if (!c.from.empty()) columns.push_back({c.from, c.name});
-    noteColumns(source, columns, sheet.rows() == before.rows.size(), r.product.facts);
+    keepColumnNotes(source, columns, sheet.rows() == before.rows.size(), r.product.facts);
   }
   writeFileAtomically(r.temporary, toCsv(table));
   r.product.facts["rows"] = table.rows.size();

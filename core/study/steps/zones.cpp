@@ -1,13 +1,13 @@
 #include "sampling/zones.h"
 
 #include <algorithm>
-#include <cmath>
 
 #include "base/error.h"
 #include "feature/feature_kind.h"
 #include "grid/crs.h"
 #include "radar/decibels.h"
 #include "study/steps/step_run.h"
+#include "study/table_places.h"
 
 namespace zp {
 namespace {
@@ -116,22 +116,12 @@ Json withoutPixels(const std::vector<ZoneSummary>& all) {
   return list;
 }
 
-/// What each column that was read tells, of what, and how many pixels are behind it, by its name in
-/// the table.
 void noteColumns(const std::vector<ZoneSummary>& all, const Table& table, size_t first,
                  Json& facts) {
-  Json sources = Json::object(), distinct = Json::object();
   for (const auto& s : all)
-    for (size_t c = 0; c < s.columns.size(); ++c) {
-      const std::string& column = table.columns[first++];
-      const auto& values = s.values[c];
-      const auto empty = static_cast<size_t>(
-          std::count_if(values.begin(), values.end(), [](double v) { return std::isnan(v); }));
-      sources[column] = {{"of", s.source}, {"what", s.columns[c]}};
-      distinct[column] = {{"values", values.size() - empty}, {"pixels", s.distinct}};
-    }
-  facts["sources"] = sources;
-  facts["distinct_pixels"] = distinct;
+    for (size_t c = 0; c < s.columns.size(); ++c)
+      noteColumn(table.columns[first++], {{"of", s.source}, {"what", s.columns[c]}}, s.values[c],
+                 s.distinct, facts);
 }
 
 Product runZones(StepRun& r) {

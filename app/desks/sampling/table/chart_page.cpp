@@ -32,6 +32,9 @@ void ChartPage::addWidget(QWidget* part) {
 
 void ChartPage::setRoom(QWidget* chart) {
   build();
+  auto policy = chart->sizePolicy();
+  policy.setRetainSizeWhenHidden(true);  // with nothing to draw the choices stay where they are
+  chart->setSizePolicy(policy);
   column_->addWidget(chart, 1);
 }
 

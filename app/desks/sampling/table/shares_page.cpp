@@ -28,8 +28,9 @@ void SharesPage::fillOf() {
   of_->clear();
   for (const auto& c : book_.shown().columns) {
     const auto& face = sheet_.faceOf(c);
-    if (face.share && of_->findData(kMap + q(face.of)) < 0)
-      of_->addItem(q(c.name).section("_share_", 0, 0), kMap + q(face.of));
+    if (!face.share || of_->findData(kMap + q(face.of)) >= 0) continue;
+    const auto* map = sheet_.productOf(c);
+    of_->addItem(map != nullptr ? q(map->name) : q(c.name), kMap + q(face.of));
   }
   for (const auto& c : book_.shown().columns)
     if (sheet_.isOfClasses(c) || c.type == CellType::Text) of_->addItem(q(c.name), q(c.name));
