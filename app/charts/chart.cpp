@@ -12,20 +12,23 @@ Chart::Chart(QWidget* parent) : QCustomPlot(parent) {
 void Chart::restyle() {
   const Tokens& t = tokens();
   setBackground(QBrush(t.panel));
-  axisRect()->setBackground(QBrush(Qt::NoBrush));
-  for (auto* axis : {xAxis, yAxis}) {
-    axis->setBasePen(QPen(t.hairline));
-    axis->setTickPen(Qt::NoPen);
-    axis->setSubTickPen(Qt::NoPen);
-    axis->setTickLabelColor(t.second);
-    axis->setTickLabelFont(textFont(8.5));
-    axis->setLabelColor(t.second);
-    axis->setLabelFont(textFont(8.5));
-    axis->grid()->setPen(QPen(t.hairline, 1));
-    axis->grid()->setZeroLinePen(Qt::NoPen);
+  for (auto* rect : axisRects()) {
+    rect->setBackground(QBrush(Qt::NoBrush));
+    auto *across = rect->axis(QCPAxis::atBottom), *up = rect->axis(QCPAxis::atLeft);
+    for (auto* axis : {across, up}) {
+      axis->setBasePen(QPen(t.hairline));
+      axis->setTickPen(Qt::NoPen);
+      axis->setSubTickPen(Qt::NoPen);
+      axis->setTickLabelColor(t.second);
+      axis->setTickLabelFont(textFont(8.5));
+      axis->setLabelColor(t.second);
+      axis->setLabelFont(textFont(8.5));
+      axis->grid()->setPen(QPen(t.hairline, 1));
+      axis->grid()->setZeroLinePen(Qt::NoPen);
+    }
+    across->grid()->setVisible(false);
+    up->setBasePen(Qt::NoPen);
   }
-  xAxis->grid()->setVisible(false);
-  yAxis->setBasePen(Qt::NoPen);
   setNoAntialiasingOnDrag(true);
 }
 

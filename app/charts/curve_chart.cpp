@@ -19,10 +19,10 @@ double CurveChart::across(double at) const {
   return along_ == Along::Date ? at * kDay : along_ == Along::DayOfYear ? (at - 1) * kDay : at;
 }
 
-QCPGraph* CurveChart::line(const DrawnCurve& drawn) {
+QCPGraph* CurveChart::line(const DrawnCurve& drawn, QCPAxisRect* in) {
   QVector<double> xs, ys;
   for (const auto& p : drawn.curve.points) xs << across(p.at), ys << p.mean;
-  auto* graph = addGraph();
+  auto* graph = addGraph(in->axis(QCPAxis::atBottom), in->axis(QCPAxis::atLeft));
   graph->setData(xs, ys, true);
   graph->setPen(
       QPen(drawn.colour, drawn.strong ? 2.4 : 1.6, drawn.dashed ? Qt::DashLine : Qt::SolidLine));
@@ -51,25 +51,68 @@ void CurveChart::band(const DrawnCurve& drawn) {
   above->setChannelFillGraph(below);
 }
 
-void CurveChart::show(const std::vector<DrawnCurve>& curves, Along along) {
+void CurveChart::setTitles(const QString& x, const QString& y, const QString& below) {
+  across_ = x, up_ = y, below_ = below;
+}
+
+/// The dates stand below the lower of both.
+void CurveChart::setStrip(bool on) {
+  constexpr double kHeight = 0.6;  // of the other's
+  if (on && strip_ == nullptr) {
+    strip_ = new QCPAxisRect(this);
+    plotLayout()->addElement(1, 0, strip_);
+    plotLayout()->setRowStretchFactor(1, kHeight);
+    auto* edges = new QCPMarginGroup(this);
+    for (auto* rect : {axisRect(), strip_}) rect->setMarginGroup(QCP::msLeft | QCP::msRight, edges);
+    strip_->setMinimumMargins(axisRect()->minimumMargins());
+    restyle();
+  }
+  if (!on && strip_ != nullptr) {
+    plotLayout()->remove(std::exchange(strip_, nullptr));
+    plotLayout()->simplify();
+  }
+  xAxis->setTickLabels(!on);
+  Chart::setTitles(on ? QString() : across_, up_);
+  if (!on) return;
+  strip_->axis(QCPAxis::atBottom)->setLabel(across_);
+  strip_->axis(QCPAxis::atLeft)->setLabel(below_);
+}
+
+/// Both along the same dates.
+void CurveChart::scaleAxes() {
+  constexpr double kRoom = 1.08;
+  rescaleAxes();
+  yAxis->scaleRange(kRoom);
+  yAxis->ticker()->setTickCount(strip_ == nullptr ? 5 : 4);
+  if (strip_ == nullptr) return;
+  auto *x = strip_->axis(QCPAxis::atBottom), *y = strip_->axis(QCPAxis::atLeft);
+  xAxis->setRange(xAxis->range().expanded(x->range()));
+  x->setRange(xAxis->range());
+  y->scaleRange(kRoom);
+  y->ticker()->setTickCount(3);
+}
+
+void CurveChart::show(const std::vector<DrawnCurve>& curves, Along along,
+                      const std::vector<DrawnCurve>& below) {
   clearPlottables();
+  setStrip(!below.empty());
   curves_ = curves;
   along_ = along;
   laid_.reset();
   for (const auto& c : curves_) band(c);
-  for (const auto& c : curves_) line(c);
-  if (graphCount() > 0) rescaleAxes();
-  yAxis->scaleRange(1.08);
-  if (along == Along::DaysSince) {
-    xAxis->setTicker(QSharedPointer<QCPAxisTicker>(new QCPAxisTicker));
-  } else {
+  for (const auto& c : curves_) line(c, axisRect());
+  for (const auto& c : below) line(c, strip_);
+  if (graphCount() > 0) scaleAxes();
+  auto ticker = QSharedPointer<QCPAxisTicker>(new QCPAxisTicker);
+  if (along != Along::DaysSince) {
     QSharedPointer<QCPAxisTickerDateTime> dates(new QCPAxisTickerDateTime);
     dates->setDateTimeSpec(Qt::UTC);
     const bool years = along == Along::Date && xAxis->range().size() > 400 * kDay;
     dates->setDateTimeFormat(years ? "MMM yyyy" : "d MMM");
-    xAxis->setTicker(dates);
+    ticker = dates;
   }
-  xAxis->ticker()->setTickCount(6);
+  ticker->setTickCount(6);
+  for (auto* rect : axisRects()) rect->axis(QCPAxis::atBottom)->setTicker(ticker);
   mark({});
   nameCurves();
 }
@@ -77,7 +120,7 @@ void CurveChart::show(const std::vector<DrawnCurve>& curves, Along along) {
 void CurveChart::lay(const std::optional<DrawnCurve>& curve) {
   if (laid_) removeGraph(graphCount() - 1);
   laid_ = curve;
-  if (laid_) line(*laid_);
+  if (laid_) line(*laid_, axisRect());
   nameCurves();
 }
 

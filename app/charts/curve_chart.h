@@ -13,12 +13,16 @@ struct DrawnCurve {
   bool dashed = false, strong = false;
 };
 
-/// Curves through time; where one has no value at a date it is broken.
+/// Curves through time; where one has no value at a date it is broken. Those of another quantity
+/// stand in a strip of their own below, along the same dates.
 class CurveChart : public BrushedChart {
   Q_OBJECT
  public:
   explicit CurveChart(QWidget* parent = nullptr);
-  void show(const std::vector<DrawnCurve>& curves, Along along);
+  void show(const std::vector<DrawnCurve>& curves, Along along,
+            const std::vector<DrawnCurve>& below = {});
+  void setTitles(const QString& x, const QString& y, const QString& below = {});
+  bool hasStrip() const { return strip_ != nullptr; }
   /// Over the others, in the accent; nothing: none.
   void lay(const std::optional<DrawnCurve>& curve);
   /// The curve that runs nearest to a place in the chart, where one is near; -1 for none.
@@ -28,14 +32,18 @@ class CurveChart : public BrushedChart {
   void resizeEvent(QResizeEvent* e) override;
 
  private:
-  QCPGraph* line(const DrawnCurve& drawn);
+  QCPGraph* line(const DrawnCurve& drawn, QCPAxisRect* in);
   void band(const DrawnCurve& drawn);
+  void setStrip(bool on);
+  void scaleAxes();
   void nameCurves();
   double across(double at) const;
 
   std::vector<DrawnCurve> curves_;
   std::optional<DrawnCurve> laid_;
   Along along_ = Along::Date;
+  QCPAxisRect* strip_ = nullptr;
+  QString across_, up_, below_;  // the titles of the axes
   std::vector<QCPItemText*> names_;
 };
 

@@ -123,6 +123,8 @@ const std::map<std::string, const char*>& settingTitles() {
                                                       {"smallest", words("Smallest patch, pixels")},
                                                       {"unit", words("Unit")},
                                                       {"from", words("From")},
+                                                      {"attributes", words("Columns of")},
+                                                      {"nearest", words("Nearest of")},
                                                       {"to", words("To")},
                                                       {"date", words("Date")}};
   return all;

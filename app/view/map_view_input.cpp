@@ -75,8 +75,8 @@ void MapView::mouseReleaseEvent(QMouseEvent* e) {
     box.include(std::exchange(drawing_, {})[0]);
     box.include(toMap(e->position()));
     update();
-    if (!box.empty()) Q_EMIT boxDrawn(box);
-    return;
+    if (box.empty()) return Q_EMIT clicked(toMap(e->position()));
+    return Q_EMIT boxDrawn(box);
   }
   if (!pressedHere_) return;
   const bool wasClick = !panning_ && !draggingCurtain_ && e->button() == Qt::LeftButton;

@@ -7,12 +7,13 @@
 
 #include "base/error.h"
 #include "base/text.h"
-#include "grid/block_pipeline.h"
+#include "sampling/zone_percentiles.h"
 
 namespace zp {
 namespace {
 
 constexpr size_t kMostClassesOfZones = 1024;
+constexpr size_t kSearchesAtOnce = 128;  // each of half a megabyte
 using Kind = ZoneStatistic::Kind;
 
 double decibelsOf(double power) {
@@ -44,18 +45,15 @@ class Pass {
   void run(const Progress& progress) {
     auto windows = layers_.windows;
     std::erase_if(windows, [&](const Window& w) { return !zones_.anyIn(w); });
-    forEachBlock<Block>(
-        windows, progress,
-        [&](Window w, Block& block) {
-          block.window = w;
-          block.values.resize(w.pixels() * layers_.names.size());
-          layers_.read(w, block.values.data());
-        },
-        [&](const Block& block) {
-          finishBefore(block.window.y);
-          add(block);
-        });
+    // Most often, all is known after once.
+    const Progress once = progress.part(0, keep_.values ? 0.5 : 1);
+    forEachZoneBlock(layers_, windows, once, [&](const ZoneBlock& block) {
+      finishBefore(block.window.y);
+      add(block);
+      while (kept_ > question_.mostKept) giveUpLargest();
+    });
     finishBefore(layers_.grid.height);
+    searchAgain(progress.part(0.5, 1));
   }
 
   ZoneSummary summary(size_t layer) const {
@@ -73,18 +71,25 @@ class Pass {
   }
 
  private:
-  struct Block {
-    Window window;
-    std::vector<double> values;  // layer by layer
-  };
-
-  void add(const Block& block) {
+  void add(const ZoneBlock& block) {
     zones_.visit(block.window, [&](const ZoneRun& part, size_t at) {
-      for (size_t b = 0; b < tallies_.size(); ++b)
-        tallies_[b][part.zone].add(block.values.data() + b * block.window.pixels() + at,
-                                   static_cast<size_t>(part.to - part.from),
-                                   static_cast<double>(part.share), keep_);
+      for (size_t b = 0; b < tallies_.size(); ++b) {
+        ZoneTally& tally = tallies_[b][part.zone];
+        kept_ -= tally.kept();
+        tally.add(block.layer(b) + at, static_cast<size_t>(part.to - part.from),
+                  static_cast<double>(part.share), keep_);
+        kept_ += tally.kept();
+      }
     });
+  }
+
+  void giveUpLargest() {
+    ZoneTally* largest = &tallies_[0][0];
+    for (auto& ofLayer : tallies_)
+      for (auto& tally : ofLayer)
+        if (tally.kept() > largest->kept()) largest = &tally;
+    kept_ -= largest->kept();
+    largest->giveUp();
   }
 
   /// Zones that end above a row have seen all their pixels.
@@ -93,12 +98,29 @@ class Pass {
       const size_t z = byEnd_[ended_];
       for (size_t b = 0; b < tallies_.size(); ++b) {
         ZoneTally& tally = tallies_[b][z];
+        kept_ -= tally.kept();
         if (keep_.values) tally.close();
         for (size_t s = 0; s < question_.statistics.size(); ++s)
           plain_[b][s][z] = told(tally, question_.statistics[s], layers_.decibels[b]);
         tally.drop();
       }
     }
+  }
+
+  /// Percentiles of the zones that were given up.
+  void searchAgain(const Progress& progress) {
+    std::vector<SoughtPercentile> sought;
+    std::vector<double*> into;
+    for (size_t b = 0; b < tallies_.size(); ++b)
+      for (size_t z = 0; z < zones_.zones(); ++z)
+        for (size_t s = 0; tallies_[b][z].gaveUp() && s < question_.statistics.size(); ++s) {
+          if (question_.statistics[s].kind != Kind::Percentile) continue;
+          sought.push_back({b, z, tallies_[b][z].totals(), question_.statistics[s].percent});
+          into.push_back(&plain_[b][s][z]);
+        }
+    const auto found = findPercentiles(layers_, zones_, sought, progress);
+    for (size_t i = 0; i < found.size(); ++i)
+      *into[i] = layers_.decibels[sought[i].layer] ? decibelsOf(found[i]) : found[i];
   }
 
   void addShares(const std::vector<ZoneTally>& tallies, ZoneSummary& out) const {
@@ -123,6 +145,7 @@ class Pass {
   std::vector<std::vector<std::vector<double>>> plain_;  // layer, statistic, zone
   std::vector<size_t> byEnd_;                            // zones by their last row
   size_t ended_ = 0;
+  size_t kept_ = 0;  // values, by all tallies together
 };
 
 }  // namespace

@@ -1,7 +1,5 @@
 #pragma once
-#include <functional>
-
-#include "base/progress.h"
+#include "sampling/zone_layers.h"
 #include "sampling/zone_pixels.h"
 #include "sampling/zone_statistics.h"
 
@@ -14,6 +12,9 @@ struct ZoneQuestion {
   /// Rasters hold linear power: means and spreads are taken in it, and mean, percentiles, min and
   /// max are told in decibels. Features in decibels are asked so without it.
   bool decibels = false;
+  /// Percentiles: so many values are kept at once. Of zones that hold more the largest are gone
+  /// through again, two or three times (percentile_search.h).
+  size_t mostKept = 1 << 21;
 };
 
 /// What is told of one layer: a column a statistic, of shares a column a class ("share_3").
@@ -26,20 +27,12 @@ struct ZoneSummary {
   // Where it is one of many dates: which, and what is the same at all of them; else "".
   std::string date = {}, series = {};
   std::string source = {};  // free for the caller: what it was read from
-};
-
-/// Planes on one grid that zones are summarised over together.
-struct ZoneLayers {
-  Grid grid;
-  std::vector<std::string> names;
-  std::vector<bool> decibels;  // of each: its values are power, to be told in decibels
-  std::vector<Window> windows;
-  /// Layer by layer, each row by row; NaN where there is none. Called by several threads at once.
-  std::function<void(Window, double* values)> read;
+  std::string line = {};    // of a feature (feature/feature_kind.h)
 };
 
 /// Goes through the layers once for all zones. Windows without zones are not read, the others on
-/// all cores. Memory: with percentiles, the values of the zones that a row of windows meets.
+/// all cores. Memory: with percentiles, the values of the zones that a row of windows meets, as
+/// many as the question allows.
 /// Error: more than 1024 classes to tell the shares of.
 std::vector<ZoneSummary> passOver(const ZoneLayers& layers, const ZonePixels& zones,
                                   const ZoneQuestion& question,

@@ -1,6 +1,8 @@
 #include "sampling/zone_statistics.h"
 
 #include <algorithm>
+#include <cmath>
+#include <limits>
 
 #include "base/error.h"
 #include "base/text.h"
@@ -39,58 +41,49 @@ ZoneTally::Keep ZoneTally::keepFor(const std::vector<ZoneStatistic>& statistics,
 }
 
 void ZoneTally::add(const double* values, size_t n, double share, const Keep& keep) {
+  ZoneTotals& t = totals_;
+  const bool keepValues = keep.values && !gaveUp_;
   for (size_t i = 0; i < n; ++i) {
     const double v = values[i];
     if (std::isnan(v)) continue;
-    if (count_ == 0) pivot_ = v;
-    const double d = v - pivot_;
-    ++count_;
-    weight_ += share;
-    weightSquared_ += share * share;
-    sum_ += share * d;
-    squares_ += share * d * d;
-    lowest_ = std::min(lowest_, v), highest_ = std::max(highest_, v);
-    if (keep.values) values_.push_back({v, share});
+    if (t.count == 0) t.pivot = v;
+    const double d = v - t.pivot;
+    ++t.count;
+    t.weight += share;
+    t.weightSquared += share * share;
+    t.sum += share * d;
+    t.squares += share * d * d;
+    t.lowest = std::min(t.lowest, v), t.highest = std::max(t.highest, v);
+    if (keepValues) values_.push_back({v, share});
     if (keep.classes) classes_[v] += share;
   }
-  whole_ = !keep.shares;
+  t.whole = !keep.shares;
   if (values_.size() > mostValues_) {
-    putTogether();
+    putTogether(values_);
     mostValues_ = std::max(kFewValues, 2 * values_.size());
   }
 }
 
-void ZoneTally::putTogether() {
-  std::sort(values_.begin(), values_.end(),
-            [](const Counted& a, const Counted& b) { return a.value < b.value; });
-  size_t kept = 0;
-  for (size_t i = 1; i < values_.size(); ++i)
-    if (values_[i].value == values_[kept].value)
-      values_[kept].weight += values_[i].weight;
-    else
-      values_[++kept] = values_[i];
-  if (!values_.empty()) values_.resize(kept + 1);
-}
-
 double ZoneTally::tell(const ZoneStatistic& statistic) const {
-  if (statistic.kind == Kind::Count) return static_cast<double>(count_);
-  if (count_ == 0) return kNone;
+  const ZoneTotals& t = totals_;
+  if (statistic.kind == Kind::Count) return static_cast<double>(t.count);
+  if (t.count == 0) return kNone;
   switch (statistic.kind) {
     case Kind::Sum:
-      return pivot_ * weight_ + sum_;
+      return t.pivot * t.weight + t.sum;
     case Kind::Mean:
-      return pivot_ + sum_ / weight_;
+      return t.pivot + t.sum / t.weight;
     case Kind::Spread: {
-      const double freedom = weight_ - weightSquared_ / weight_;
-      if (count_ < 2 || freedom <= 0) return kNone;
-      return std::sqrt(std::max(0.0, squares_ - sum_ * sum_ / weight_) / freedom);
+      const double freedom = t.weight - t.weightSquared / t.weight;
+      if (t.count < 2 || freedom <= 0) return kNone;
+      return std::sqrt(std::max(0.0, t.squares - t.sum * t.sum / t.weight) / freedom);
     }
     case Kind::Min:
-      return lowest_;
+      return t.lowest;
     case Kind::Max:
-      return highest_;
+      return t.highest;
     case Kind::Percentile:
-      return percentile(statistic.percent);
+      return percentileOf(t, values_, 0, statistic.percent);
     case Kind::Majority:
       return std::max_element(classes_.begin(), classes_.end(),
                               [](const auto& a, const auto& b) { return a.second < b.second; })
@@ -101,43 +94,22 @@ double ZoneTally::tell(const ZoneStatistic& statistic) const {
 }
 
 double ZoneTally::share(double code) const {
-  if (count_ == 0) return kNone;
+  if (totals_.count == 0) return kNone;
   const auto at = classes_.find(code);
-  return at == classes_.end() ? 0 : at->second / weight_;
+  return at == classes_.end() ? 0 : at->second / totals_.weight;
 }
 
 void ZoneTally::close() {
-  putTogether();
-}
-
-double ZoneTally::percentile(double percent) const {
-  const double p = percent / 100;
-  if (whole_) {
-    const double h = p * static_cast<double>(count_ - 1), low = std::floor(h);
-    double below = 0;
-    for (size_t i = 0; i < values_.size(); ++i) {
-      below += values_[i].weight;
-      if (below <= low) continue;
-      const bool last = below > low + 1 || i + 1 == values_.size();
-      return std::lerp(values_[i].value, values_[last ? i : i + 1].value, h - low);
-    }
-  }
-  // As many whole pixels would tell as much (Kish).
-  const double many = weight_ * weight_ / weightSquared_;
-  const double from = p * (many - 1) / many;
-  const auto within = [&](double part) { return std::clamp((part - from) * many, 0.0, 1.0); };
-  double below = 0, sum = 0;
-  for (size_t i = 0; i < values_.size(); ++i) {
-    const double before = within(below / weight_);
-    below += values_[i].weight;
-    const bool last = i + 1 == values_.size();
-    sum += (values_[i].value - pivot_) * ((last ? 1 : within(below / weight_)) - before);
-  }
-  return pivot_ + sum;
+  putTogether(values_);
 }
 
 void ZoneTally::drop() {
-  values_ = std::vector<Counted>();
+  values_ = std::vector<CountedValue>();
+}
+
+void ZoneTally::giveUp() {
+  drop();
+  gaveUp_ = true;
 }
 
 }  // namespace zp

@@ -1,9 +1,9 @@
 #pragma once
-#include <cmath>
-#include <limits>
 #include <map>
 #include <string>
 #include <vector>
+
+#include "sampling/zone_percentile.h"
 
 namespace zp {
 
@@ -35,8 +35,7 @@ class ZoneTally {
   void add(const double* values, size_t n, double share, const Keep& keep);
   /// NaN where it cannot be told: of no value, or a spread of one. Count: the pixels behind. Spread
   /// with n − 1, of shares w as sum of w (v − mean)² over sum of w − (sum of w²) ÷ (sum of w).
-  /// Percentile: linear between the values in order (Hyndman and Fan 1996, type 7), of shares as in
-  /// Akinshin 2023 (weighted quantile estimators, type 7). Majority: a tie goes to the lowest.
+  /// Percentile: zone_percentile.h. Majority: a tie goes to the lowest.
   double tell(const ZoneStatistic& statistic) const;
   double share(double code) const;
   const std::map<double, double>& classes() const { return classes_; }
@@ -44,24 +43,21 @@ class ZoneTally {
   void close();
   /// Forgets the values themselves.
   void drop();
+  /// The same before it is closed: they are too many, percentiles are told elsewhere.
+  void giveUp();
+  bool gaveUp() const { return gaveUp_; }
+  size_t kept() const { return values_.size(); }
+  const ZoneTotals& totals() const { return totals_; }
 
  private:
   static constexpr size_t kFewValues = 1 << 16;
-  void putTogether();
-  double percentile(double percent) const;
 
-  size_t count_ = 0;
-  // Sums of v − pivot, the first value, so that little is lost where values are large.
-  double weight_ = 0, weightSquared_ = 0, pivot_ = 0, sum_ = 0, squares_ = 0;
-  double lowest_ = std::numeric_limits<double>::infinity(), highest_ = -lowest_;
-  /// Values with what they count for. Equal ones are put together as they become many: stored as
-  /// 16 bits, there are 65 536 different ones at most.
-  struct Counted {
-    double value, weight;
-  };
-  std::vector<Counted> values_;
+  ZoneTotals totals_;
+  /// Equal ones are put together as they become many: stored as 16 bits, there are 65 536 different
+  /// ones at most.
+  std::vector<CountedValue> values_;
   size_t mostValues_ = kFewValues;  // before equal ones are put together
-  bool whole_ = true;               // all shares are 1
+  bool gaveUp_ = false;
   std::map<double, double> classes_;
 };
 

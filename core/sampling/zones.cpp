@@ -164,7 +164,10 @@ std::vector<ZoneSummary> summarise(const Layer& polygons, const Scope& scope,
   };
   const ZonePixels zones(polygons.shapes, polygons.crs, reader.grid(), question.inclusion);
   auto summaries = passOver(layers, zones, asked, progress);
-  for (auto& summary : summaries) summary.distinct = zones.distinctPixels();
+  for (size_t i = 0; i < summaries.size(); ++i) {
+    summaries[i].distinct = zones.distinctPixels();
+    summaries[i].line = lines[i];
+  }
   return summaries;
 }
 

@@ -19,8 +19,9 @@ std::optional<TablePlaces> placesOfRows(const Product& product, const Table& tab
 /// places one by one, their numbers from 1 become a column "place".
 void notePlaces(const TablePlaces& places, Table& table, Json& facts);
 
-/// Notes of a column that was read what it is of, as {of} or {of what}, and how many different
-/// pixels are behind how many values.
+/// Notes of a column that was read what it is of, as {of, what, line}: a scene or product, where it
+/// has them the statistic and the line of a feature (feature/feature_kind.h); and how many
+/// different pixels are behind how many values.
 void noteColumn(const std::string& column, const Json& source, const std::vector<double>& values,
                 size_t pixels, Json& facts);
 

@@ -39,14 +39,7 @@ TEST_F(TableWindow, ChartsOfOneColumnAndByGroup) {
 }
 
 TEST_F(TableWindow, CompartmentsThroughTheRadarSeason) {
-  runStep({{"do", "zones"},
-           {"outline", s().outlines[1].id},
-           {"from", {s().scenes[3].id, s().scenes[4].id, s().scenes[5].id, s().scenes[6].id}},
-           {"statistics", {"mean"}},
-           {"rows", "zones-and-dates"},
-           {"name", "Season"}});
-  open(id(4));
-  d().click("chartCurves");
+  openSeason();
   choose("curvesBy", "last_cut");
   choose("curvesLayer", "vh dB");
   auto& chart = chartOf<CurveChart>();
@@ -95,6 +88,44 @@ TEST_F(TableWindow, CompartmentsThroughTheRadarSeason) {
     ASSERT_TRUE(fs::exists(file)) << ending;
     EXPECT_GT(fs::file_size(file), 2000u) << ending;
   }
+}
+
+TEST_F(TableWindow, AnotherColumnStandsInAStripBelowTheCurves) {
+  openSeason();
+  choose("curvesLayer", "vh dB");
+  book().edit({{"add", "level"}, {"formula", "mean * -2"}}, "Add level");
+  d().until([&] { return book().ready() && book().whole().names().back() == "level"; }, "level");
+  choose("curvesOf", "mean");
+  auto& chart = chartOf<CurveChart>();
+  EXPECT_FALSE(chart.hasStrip());
+  const int alone = chart.graphCount();
+  choose("curvesBelow", "level");
+  ASSERT_TRUE(chart.hasStrip());
+  ASSERT_EQ(chart.axisRectCount(), 2);
+  ASSERT_EQ(chart.graphCount(), alone + 1);
+  // Its mean is the plain one of all rows at the first date, not that of power.
+  const auto& sheet = book().shown();
+  const size_t date = sheet.column("date"), layer = sheet.column("layer"),
+               level = sheet.column("level");
+  double sum = 0, n = 0;
+  for (size_t r = 0; r < sheet.rows(); ++r)
+    if (sheet.columns[date].texts[r] == sheet.columns[date].texts[0] &&
+        sheet.columns[layer].texts[r] == "vh dB" && !std::isnan(sheet.columns[level].numbers[r]))
+      sum += sheet.columns[level].numbers[r], n += 1;
+  const auto* below = chart.graph(alone);
+  EXPECT_NEAR(below->data()->at(0)->value, sum / n, 1e-9);
+  EXPECT_NE(below->valueAxis(), chart.yAxis);
+  const auto shown = below->keyAxis()->range();
+  EXPECT_EQ(shown.lower, chart.xAxis->range().lower);
+  EXPECT_EQ(shown.upper, chart.xAxis->range().upper);
+  EXPECT_TRUE(below->valueAxis()->label().contains("level"));
+  EXPECT_FALSE(chart.xAxis->tickLabels());  // they stand below both
+  // Along something else it follows, and goes when it is taken away.
+  choose("curvesAlong", "by day of the year, years over each other");
+  EXPECT_TRUE(chart.hasStrip());
+  choose("curvesBelow", "nothing");
+  EXPECT_FALSE(chart.hasStrip());
+  EXPECT_TRUE(chart.xAxis->tickLabels());
 }
 
 TEST_F(TableWindow, SharesOfAClassMapByGroup) {

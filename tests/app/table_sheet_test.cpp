@@ -1,6 +1,7 @@
 // The sheet of a table: rows, chart and view with one selection, and what is done to a table.
 #include "base/text.h"
 #include "sampling/readings.h"
+#include "sampling/relation.h"
 #include "table_window.h"
 
 namespace zp {
@@ -55,6 +56,29 @@ TEST_F(TableWindow, OneSelectionAcrossChartRowsAndView) {
   EXPECT_EQ(book().chosenCount(), 0u);
   QTest::keyClick(&rows(), Qt::Key_Escape);
   EXPECT_FALSE(w().table().isVisible());
+}
+
+TEST_F(TableWindow, ARectangleInTheViewChoosesThePlacesItMeets) {
+  auto& view = w().table().places().view();
+  const auto& shapes = book().layer()->shapes;
+  d().click("placesBox");
+  const Extent a = shapes[40].extent(), b = shapes[41].extent();
+  const auto at = [&](double x, double y) { return view.toScreen({x, y}).toPoint(); };
+  const auto middle = [](double low, double high) { return (low + high) / 2; };
+  // From the middle of the one into the other: no corner of either cell lies in it.
+  drag(view, at(middle(a.left, a.right), middle(a.bottom, a.top)),
+       at(middle(b.left, b.right), middle(b.bottom, b.top) + 40));
+  EXPECT_EQ(book().chosenCount(), 2u);
+  EXPECT_TRUE(book().chosen()[40] && book().chosen()[41]);
+  // Around all of them; a click takes one alone; over nothing, none.
+  drag(view, {2, view.height() - 2}, {view.width() - 2, 2});
+  EXPECT_EQ(book().chosenCount(), book().whole().rows());
+  QTest::mouseClick(&view, Qt::LeftButton, {}, at(middle(a.left, a.right), a.bottom + 30));
+  EXPECT_EQ(book().chosenCount(), 1u);
+  QTest::keyClick(&view, Qt::Key_Escape);
+  EXPECT_FALSE(d().find<QPushButton>("placesBox")->isChecked());
+  EXPECT_EQ(view.tool(), MapView::Tool::Pick);
+  EXPECT_EQ(book().chosenCount(), 1u);
 }
 
 TEST_F(TableWindow, RowsWhereAndTheirOrderAreKeptAndTakenBack) {
@@ -229,6 +253,49 @@ TEST_F(TableWindow, SummaryByGroupIsATableOfItsOwn) {
   EXPECT_EQ(cell(0, "kind"), "green");
   EXPECT_EQ(book().places(), nullptr);
   EXPECT_EQ(s().products.back().step["do"], "table");
+}
+
+/// Of what was read as a feature of a scene too; at the points the picture is the line.
+TEST_F(TableWindow, ALineOverAFeatureOfASceneMakesAPicture) {
+  runStep({{"do", "points"},
+           {"plan", "random"},
+           {"over", s().scenes[2].id},
+           {"count", 40},
+           {"seed", 3},
+           {"name", "Forty"}});
+  runStep({{"do", "readings"},
+           {"points", id(4)},
+           {"from", {id(1), s().scenes[2].id}},
+           {"features", {"index(ndvi)", "neighbourhood(nir)"}},
+           {"scene", s().scenes[2].id},
+           {"name", "Read"}});
+  open(id(5));
+  const auto offered = [&](const QString& across) {
+    choose("chartX", across);
+    return w().findChild<QWidget*>("linePicture")->isVisible();
+  };
+  choose("chartY", "Temperature");
+  EXPECT_FALSE(offered("x"));
+  EXPECT_FALSE(offered(q(book().whole().columns.back().name)));  // its pixels' neighbours
+  for (const auto& across : book().whole().names()) {
+    if (!across.ends_with(" nir") && across != "NDVI") continue;
+    ASSERT_TRUE(offered(q(across))) << across;
+    const size_t before = s().products.size();
+    d().click("linePicture");
+    d().until([&] { return s().products.size() > before; }, "the picture");
+    const auto& sheet = book().shown();
+    const auto &x = sheet.columns[sheet.column(across)].numbers,
+               &y = sheet.columns[sheet.column("Temperature")].numbers;
+    const Line line = fitLine(x, y);
+    const Layer points = readLayer(s().product(id(4))->file.string());
+    const auto read = readAt(placesOf(points), points.crs, {{s().products.back().file, 1, "p"}});
+    for (size_t r = 0; r < x.size(); ++r)
+      if (!std::isnan(x[r])) {
+        EXPECT_NEAR(read.values[0][r], line.intercept + line.slope * x[r], 1e-3);
+      }
+    EXPECT_EQ(s().products.back().facts["unit"], "°C");
+    open(id(5));
+  }
 }
 
 TEST_F(TableWindow, JoinedWithCompartmentsByPlace) {

@@ -37,6 +37,17 @@ class TableWindow : public RealWindow {
     w().openTable(q(table));
     settle();
   }
+  /// The means of the radar season in the compartments, as curves.
+  void openSeason() {
+    runStep({{"do", "zones"},
+             {"outline", s().outlines[1].id},
+             {"from", {s().scenes[3].id, s().scenes[4].id, s().scenes[5].id, s().scenes[6].id}},
+             {"statistics", {"mean"}},
+             {"rows", "zones-and-dates"},
+             {"name", "Season"}});
+    open(id(4));
+    d().click("chartCurves");
+  }
   void settle() {
     d().until([&] { return w().table().isVisible() && w().table().ready(); }, "the table");
   }

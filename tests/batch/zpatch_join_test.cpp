@@ -48,6 +48,24 @@ TEST_F(ZpatchJoin, ByKeyAndDateAndByPlace) {
   EXPECT_EQ(json()["matched"], 0);
 }
 
+TEST_F(ZpatchJoin, ReadingsTellThePolygonAroundAndTheNearest) {
+  std::ofstream(folder_ / "p.geojson")
+      << R"({"type":"FeatureCollection","crs":{"type":"name","properties":{"name":"EPSG:32627"}},)"
+      << R"("features":[{"type":"Feature","properties":{"id":1},"geometry":{"type":"Point",)"
+      << R"("coordinates":[500090,4999995]}},{"type":"Feature","properties":{"id":2},)"
+      << R"("geometry":{"type":"Point","coordinates":[500150,5000000]}}]})";
+  ASSERT_EQ(run("readings p.geojson --attributes beds.gpkg --nearest beds.gpkg --json --out t.csv"),
+            0)
+      << err();
+  EXPECT_EQ(textOf(folder_ / "t.csv"),
+            "id,beds code,beds name,beds code_2,beds name_2,beds distance\n"
+            "1,1,left,1,left,0\n2,,,1,left,50\n");
+  EXPECT_EQ(json()["attributes"][0]["none"], 1);
+  EXPECT_EQ(json()["attributes"][1]["several"], 1);
+  EXPECT_EQ(run("readings p.geojson"), 2);
+  EXPECT_EQ(run("readings p.geojson --attributes none.gpkg"), 1);
+}
+
 TEST_F(ZpatchJoin, WrongCalls) {
   EXPECT_EQ(run("join beds.gpkg records.csv"), 2);
   EXPECT_NE(err().find("--by, --within"), std::string::npos) << err();

@@ -148,5 +148,43 @@ TEST_F(TableSteps, JoinsThatCannotBe) {
             std::string::npos);
 }
 
+TEST_F(TableSteps, PointsReadTheColumnsOfPolygonsAndOfTheNearest) {
+  const auto points = addPoints({{1.5, 1.5}, {7.5, 1.5}, {12.5, 1.5}, {8, 3}});
+  const auto id = run({{"do", "readings"},
+                       {"points", points},
+                       {"from", {scene_}},
+                       {"attributes", {beds_}},
+                       {"nearest", {beds_, points_}},
+                       {"name", "Read"}});
+  const Table t = tableOf(id);
+  const auto column = [&](const std::string& name) {
+    Cells cells;
+    for (const auto& row : t.rows) cells.push_back(row[t.column(name)]);
+    return cells;
+  };
+  EXPECT_EQ(column("Beds name"), (Cells{"left", "", "right", ""}));
+  EXPECT_EQ(column("Beds name_2"), (Cells{"left", "left", "right", "left"}));
+  EXPECT_EQ(column("Beds distance"), (Cells{"0", "15", "0", "20"}));
+  EXPECT_EQ(column("Points distance")[0], "0");
+  const Json& facts = product(id).facts;
+  EXPECT_EQ(facts["sources"]["Beds distance"]["unit"], "m");
+  EXPECT_EQ(facts["attributes"][0], (Json{{"layer", "Beds"}, {"none", 2}, {"several", 0}}));
+  EXPECT_EQ(facts["attributes"][1], (Json{{"layer", "Beds"}, {"none", 0}, {"several", 1}}));
+  EXPECT_EQ(placesOf(id), (std::vector<size_t>{0, 1, 2, 3}));
+  // Without any raster too, and out of date once the outline is.
+  const auto alone =
+      run({{"do", "readings"}, {"points", points}, {"attributes", {beds_}}, {"name", "Alone"}});
+  EXPECT_EQ(tableOf(alone).columns.back(), "Beds name");
+  EXPECT_EQ(product(alone).inputs.size(), 2u);
+  const auto wrong = [&](const char* field, const std::string& of) {
+    return sentenceOf([&] {
+      run({{"do", "readings"}, {"points", points}, {field, {of}}, {"name", "W"}});
+    });
+  };
+  EXPECT_NE(wrong("attributes", points_).find("no polygons"), std::string::npos);
+  EXPECT_NE(wrong("nearest", readings_).find("no places of its own"), std::string::npos);
+  EXPECT_NE(wrong("attributes", "o77").find("gone"), std::string::npos);
+}
+
 }  // namespace
 }  // namespace zp

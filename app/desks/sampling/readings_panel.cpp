@@ -4,6 +4,8 @@ namespace zp {
 
 namespace {
 constexpr size_t kMostShown = 20'000;  // places the view draws without a delay
+// What stands before the id of a layer whose columns are read, as a list under the same name.
+const std::string kAttributesOf = "attributes:", kNearestOf = "nearest:";
 
 /// Places as they are drawn over the view.
 struct Drawn {
@@ -198,7 +200,8 @@ void ReadingsPanel::showPlaces() {
            [this](const QString& sentence) { Q_EMIT trouble(sentence); });
 }
 
-/// Ticks stay; a product that is new here starts ticked, a scene without.
+/// Ticks stay; a product that is new here starts ticked, all else without. Points read columns of
+/// outlines and cells too.
 void ReadingsPanel::fillLayers() {
   std::map<QString, bool> ticks;
   for (int i = 0; i < layers_->count(); ++i)
@@ -215,6 +218,17 @@ void ReadingsPanel::fillLayers() {
         p->kind == ProductKind::Quantity)
       add(p->id, q(p->name), true);
   for (const auto& one : s.scenes) add(one.id, txt("%1, all bands").arg(q(one.scene.name)), false);
+  if (atPoints()) {
+    for (const auto& o : s.outlines) {
+      add(kAttributesOf + o.id, txt("%1, the polygon it lies in").arg(q(o.name)), false);
+      add(kNearestOf + o.id, txt("%1, the nearest and its distance").arg(q(o.name)), false);
+    }
+    for (const auto& p : s.products)
+      if (p.kind == ProductKind::Cells)
+        add(kAttributesOf + p.id, txt("%1, the cell it lies in").arg(q(p.name)), false);
+      else if (p.kind == ProductKind::Points && q(p.id) != places_->currentData().toString())
+        add(kNearestOf + p.id, txt("%1, the nearest and its distance").arg(q(p.name)), false);
+  }
   fitHeight(layers_);
 }
 
@@ -244,10 +258,12 @@ Json ReadingsPanel::statistics() const {
 }
 
 Json ReadingsPanel::step() const {
-  Json from = Json::array();
-  for (const auto& id : ticked()) from.push_back(id.toStdString());
   const std::string places = places_->currentData().toString().toStdString();
-  Json j = {{"do", atPoints() ? "readings" : "zones"}, {"from", from}};
+  Json j = {{"do", atPoints() ? "readings" : "zones"}, {"from", Json::array()}};
+  for (const auto& id : ticked()) {
+    const QStringList parts = id.split(':');
+    j[parts.size() == 1 ? "from" : parts[0].toStdString()].push_back(parts.last().toStdString());
+  }
   if (withFeatures_->isChecked()) j.update(features_->step());
   if (atPoints()) {
     j["points"] = places;
@@ -277,6 +293,24 @@ QString ReadingsPanel::emptyZones(const Product& table) const {
   return all.join(" ");
 }
 
+/// Points that lie in no polygon of a layer, or in several.
+QString ReadingsPanel::withoutAttributes(const Product& table) const {
+  QStringList all;
+  for (const auto& one : table.facts.value("attributes", Json::array())) {
+    const auto count = [&](const char* key) { return one.at(key).get<qint64>(); };
+    const QString layer = q(one.at("layer").get<std::string>());
+    if (count("none") > 0)
+      all << txt("%n points lie in nothing of %1.", "%n point lies in nothing of %1.",
+                 count("none"))
+                 .arg(layer);
+    if (count("several") > 0)
+      all << txt("%n points belong to several of %1; the first counts.",
+                 "%n point belongs to several of %1; the first counts.", count("several"))
+                 .arg(layer);
+  }
+  return all.mid(0, 3).join(" ");
+}
+
 /// Layers of which several places read the same pixel: those are no facts of their own.
 QString ReadingsPanel::sharedPixels(const Product& table) const {
   QStringList all;
@@ -294,7 +328,11 @@ void ReadingsPanel::fillTable() {
   const auto* p = bench_.study().newest(ProductKind::Table);
   for (QWidget* w : std::initializer_list<QWidget*>{title_, openTable_})
     w->setVisible(p != nullptr);
-  const QString empty = p == nullptr ? QString() : emptyZones(*p) + sharedPixels(*p);
+  const QString empty = p == nullptr
+                            ? QString()
+                            : QStringList({emptyZones(*p), sharedPixels(*p), withoutAttributes(*p)})
+                                  .join(" ")
+                                  .trimmed();
   empty_->setText(empty);
   empty_->setVisible(!empty.isEmpty());
   if (p != nullptr)

@@ -34,6 +34,7 @@ class ReadingsPanel : public Panel {
   Json statistics() const;
   QString emptyZones(const Product& table) const;
   QString sharedPixels(const Product& table) const;
+  QString withoutAttributes(const Product& table) const;
 
   MapView& view_;
   Latest job_;

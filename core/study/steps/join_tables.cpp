@@ -30,16 +30,10 @@ Side ofTable(const Study& study, const Product& product) {
 
 Side sideOf(StepRun& r, const char* field) {
   const std::string id = r.step().at(field);
+  if (const auto* p = r.study().product(id); p != nullptr && p->kind == ProductKind::Table)
+    return ofTable(r.study(), r.sourceOf(id));
   Side side;
-  if (r.study().product(id) == nullptr) {
-    side.layer = r.outline(field);
-  } else {
-    const Product& product = r.sourceOf(id);
-    if (product.kind == ProductKind::Table) return ofTable(r.study(), product);
-    if (product.kind != ProductKind::Points && product.kind != ProductKind::Cells)
-      throw Error("“{}” has no rows; join a table, points, cells or an outline.", product.name);
-    side.layer = readLayer(product.file.string());
-  }
+  side.layer = r.rowsOf(id).layer;
   side.places = TablePlaces{id, {}};
   for (size_t row = 0; row < side.layer.table.rows.size(); ++row) side.places->rows.push_back(row);
   return side;

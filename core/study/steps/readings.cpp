@@ -5,7 +5,9 @@
 
 #include "base/error.h"
 #include "base/text.h"
+#include "feature/feature_kind.h"
 #include "grid/crs.h"
+#include "sampling/attribute_readings.h"
 #include "sampling/feature_readings.h"
 #include "study/steps/step_run.h"
 #include "study/table_places.h"
@@ -17,10 +19,11 @@ bool isOfClasses(const Product& p) {
   return p.kind == ProductKind::ClassMap || p.kind == ProductKind::Clusters;
 }
 
-/// Columns, and of each by its id the scene or product that it was read from.
+/// Columns, and of each the scene or product that it was read from, by its id, and as which
+/// feature.
 struct ReadColumns {
   Readings readings;
-  std::vector<std::string> of = {};
+  std::vector<Json> sources = {};
 };
 
 /// Scenes give a column a band, with their own conversion; products one. Between classes there is
@@ -38,23 +41,26 @@ ReadColumns readLayers(StepRun& r, const std::vector<std::string>& from,
         readings.values.push_back(readBandAt(places, crs, s, b, how));
         readings.distinct.push_back(
             distinctPixels(gridOfBand(s, b), places, crs, readings.values.back()));
+        out.sources.push_back({{"of", from[i]}, {"line", bandLine(s, b)}});
       }
     } else {
       const auto& p = r.sourceOf(from[i]);
       add(readings, readAt(places, crs, {{p.file, 1, p.name}}, Progress(),
                            isOfClasses(p) ? ReadingMethod() : how));
       readings.columns.back() = p.name;
+      out.sources.push_back({{"of", from[i]}});
     }
-    out.of.resize(readings.columns.size(), from[i]);
     progress.at(static_cast<double>(i + 1) / static_cast<double>(from.size()));
   }
   return out;
 }
 
+std::vector<std::string> listIn(const Json& step, const char* field) {
+  return step.value(field, std::vector<std::string>());
+}
+
 ReadColumns readAll(StepRun& r, const std::vector<Place>& places, const std::string& crs) {
-  const auto from = r.step().value("from", std::vector<std::string>()),
-             lines = r.step().value("features", std::vector<std::string>());
-  if (from.empty() && lines.empty()) throw Error("Nothing is chosen to read; choose one or more.");
+  const auto from = listIn(r.step(), "from"), lines = listIn(r.step(), "features");
   if (!lines.empty() && !r.step().contains("scene"))
     throw Error("Say whose features are read; this step names no scene.");
   const auto how = readingMethod(r.step().value("how", "nearest"), r.step().value("window", 3));
@@ -63,11 +69,31 @@ ReadColumns readAll(StepRun& r, const std::vector<Place>& places, const std::str
   if (!from.empty()) all = readLayers(r, from, places, crs, how, r.progress().part(0, half));
   if (lines.empty()) return all;
   add(all.readings, readFeaturesAt(places, crs, r.scope(), lines, r.progress().part(half, 1), how));
-  all.of.resize(all.readings.columns.size(), r.step()["scene"]);
+  for (const auto& line : lines) all.sources.push_back({{"of", r.step()["scene"]}, {"line", line}});
   return all;
 }
 
+/// Columns of outlines, cells and points, and of each how many places have none or several.
+void readAttributes(StepRun& r, const Layer& points, const Progress& progress, Table& table) {
+  for (const auto& [field, which] : {std::pair{"attributes", Attributes::OfPolygonAround},
+                                     std::pair{"nearest", Attributes::OfNearest}})
+    for (const auto& id : listIn(r.step(), field)) {
+      const auto other = r.rowsOf(id);
+      const auto read =
+          readAttributesAt(points, other.layer, other.name, which, table.columns, progress);
+      appendTo(table, read);
+      if (!read.distance.empty())
+        r.product.facts["sources"][read.distance] = {{"of", id}, {"unit", "m"}};
+      r.product.facts["attributes"].push_back(
+          {{"layer", other.name}, {"none", read.none}, {"several", read.several}});
+    }
+}
+
 Product runReadings(StepRun& r) {
+  bool any = false;
+  for (const char* field : {"from", "features", "attributes", "nearest"})
+    any = any || !listIn(r.step(), field).empty();
+  if (!any) throw Error("Nothing is chosen to read; choose one or more.");
   const Layer layer = readLayer(r.source("points").file.string());
   const auto places = placesOf(layer);
   Table table = layer.table;
@@ -75,9 +101,10 @@ Product runReadings(StepRun& r) {
   const size_t own = table.columns.size();
   appendTo(table, read.readings);
   r.begin(ProductKind::Table, ".csv");
-  for (size_t c = 0; c < read.of.size(); ++c)
-    noteColumn(table.columns[own + c], {{"of", read.of[c]}}, read.readings.values[c],
+  for (size_t c = 0; c < read.sources.size(); ++c)
+    noteColumn(table.columns[own + c], read.sources[c], read.readings.values[c],
                read.readings.distinct[c], r.product.facts);
+  readAttributes(r, layer, r.progress().part(1, 1), table);
   table.columns.insert(table.columns.begin() + 1, {"x", "y"});
   for (size_t i = 0; i < table.rows.size(); ++i)
     table.rows[i].insert(table.rows[i].begin() + 1, {shortest(places[i].x), shortest(places[i].y)});
@@ -99,6 +126,10 @@ extern const StepKind readings{
       "Scenes, with all their bands, and products that are read there"},
      {"features", Holds::Texts, false, "And features, such as index(ndvi)"},
      {"scene", Holds::Scene, false, "Whose features need no name, and on whose grid they are read"},
+     {"attributes", Holds::RowsList, false,
+      "Outlines and cells: the columns of the polygon that a point lies in"},
+     {"nearest", Holds::RowsList, false,
+      "Outlines, cells and points: the columns of the nearest, and its distance in metres"},
      {"with", Holds::Named, false, "Other scenes and products that the features name"},
      {"how",
       Holds::Text,

@@ -92,6 +92,7 @@ bool fits(const StepField& f, const Json& v) {
     case Holds::Scenes:
     case Holds::Products:
     case Holds::Layers:
+    case Holds::RowsList:
       return v.is_array() && each(v, isText);
     case Holds::Named:
       return v.is_object() && each(v, isText);
@@ -163,6 +164,8 @@ std::string wordOf(Holds h) {
       return "an outline";
     case Holds::Rows:
       return "a table, points, cells or an outline";
+    case Holds::RowsList:
+      return "a list of points, cells and outlines";
     case Holds::Edits:
       return "a list of changes of a table";
     case Holds::Scenes:
@@ -249,6 +252,7 @@ void eachReference(const StepKind& kind, Json& step, const std::function<void(Js
       case Holds::Scenes:
       case Holds::Products:
       case Holds::Layers:
+      case Holds::RowsList:
       case Holds::Named:
         for (auto& id : *at) visit(id);
         break;

@@ -36,6 +36,7 @@ enum class Holds {
   Bands,  // a list of {scene band}
   Outline,
   Rows,         // a table, points, cells or an outline
+  RowsList,     // a list of them
   Edits,        // changes of a table (sampling/table_edits.h)
   Corrections,  // a list of {rings code only}
   Places,       // a list of [x y]

@@ -106,6 +106,17 @@ Layer StepRun::outline(const char* field) {
   return readLayer(needOutline(step().at(field)).layer);
 }
 
+StepRun::Rows StepRun::rowsOf(const std::string& id) {
+  if (study_.product(id) == nullptr) {
+    const auto& o = needOutline(id);
+    return {o.name, readLayer(o.layer)};
+  }
+  const Product& p = sourceOf(id);
+  if (p.kind != ProductKind::Points && p.kind != ProductKind::Cells)
+    throw Error("“{}” has no places of its own; choose points, cells or an outline.", p.name);
+  return {p.name, readLayer(p.file.string())};
+}
+
 std::optional<TrustedMap> StepRun::keptIn(const Json& step) {
   if (!step.contains("kept")) return {};
   TrustedMap kept{sourceOf(step["kept"]).file, {}};

@@ -17,6 +17,10 @@ namespace zp {
 /// from then on: nothing can be read without being recorded. Error, in words, when it is gone.
 class StepRun {
  public:
+  struct Rows {
+    std::string name;
+    Layer layer;
+  };
   /// `again`: the product that is made again; its name and id stay. `files`: where it is written
   /// to, when not into the study.
   StepRun(const Study& study, const Json& step, const Progress& progress, const Product* again,
@@ -36,6 +40,8 @@ class StepRun {
   // What an id names.
   const Scene& sceneOf(const std::string& id);
   const Product& sourceOf(const std::string& id);
+  /// The shapes and columns of an outline, cells or points.
+  Rows rowsOf(const std::string& id);
   /// The scene under `scene` and everything under `with`, on the grid that results lie on.
   Scope scope() { return scopeIn(step()); }
   Scope scopeOf(const std::string& scene);

@@ -119,9 +119,11 @@ Json withoutPixels(const std::vector<ZoneSummary>& all) {
 void noteColumns(const std::vector<ZoneSummary>& all, const Table& table, size_t first,
                  Json& facts) {
   for (const auto& s : all)
-    for (size_t c = 0; c < s.columns.size(); ++c)
-      noteColumn(table.columns[first++], {{"of", s.source}, {"what", s.columns[c]}}, s.values[c],
-                 s.distinct, facts);
+    for (size_t c = 0; c < s.columns.size(); ++c) {
+      Json source{{"of", s.source}, {"what", s.columns[c]}};
+      if (!s.line.empty()) source["line"] = s.line;
+      noteColumn(table.columns[first++], source, s.values[c], s.distinct, facts);
+    }
 }
 
 Product runZones(StepRun& r) {

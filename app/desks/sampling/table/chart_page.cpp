@@ -47,14 +47,17 @@ bool ChartPage::isTaken(Takes takes, const Column& c) const {
 /// are: what was read stands behind what names the places.
 void ChartPage::refresh(const Json& kept) {
   int behind = 0;
-  for (const auto& c : all_) behind += c.takes == Takes::Numbers ? 1 : 0;
+  const auto takesLast = [](const Choice& c) {
+    return c.takes == Takes::Numbers && c.none.isEmpty();
+  };
+  for (const auto& c : all_) behind += takesLast(c) ? 1 : 0;
   for (const auto& c : all_) {
     c.box->clear();
     if (!c.none.isEmpty()) c.box->addItem(c.none, "");
     for (const auto& column : book_.shown().columns)
       if (!book_.isHidden(column.name) && isTaken(c.takes, column))
         c.box->addItem(q(column.name), q(column.name));
-    c.box->setCurrentIndex(c.takes == Takes::Numbers ? std::max(0, c.box->count() - behind--) : 0);
+    c.box->setCurrentIndex(takesLast(c) ? std::max(0, c.box->count() - behind--) : 0);
     const auto wanted = kept.find(c.box->objectName().toStdString());
     if (wanted == kept.end() || !wanted->is_string()) continue;
     if (const int at = c.box->findData(q(wanted->get<std::string>())); at >= 0)

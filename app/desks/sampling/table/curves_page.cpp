@@ -11,6 +11,7 @@ constexpr const char* kLayer = "layer";  // the column that a table a zone and d
 
 CurvesPage::CurvesPage(TableBook& book, SheetModel& sheet) : ChartPage(book, sheet) {
   y_ = addChoice("curvesOf", txt("Of"), Takes::Numbers);
+  below_ = addChoice("curvesBelow", txt("Below it"), Takes::Numbers, txt("nothing"));
   by_ = addChoice("curvesBy", txt("A curve each"), Takes::Any, txt("all rows"));
   date_ = addChoice("curvesDate", txt("Date"), Takes::Dates);
   layer_ = new LongChoice;
@@ -79,11 +80,14 @@ std::string CurvesPage::layerOf(size_t row) const {
   return {};
 }
 
-/// Backscatter is averaged as power, whatever it is told in.
+/// Backscatter is averaged as power, whatever it is told in: of a layer in decibels its own
+/// statistics, but not what was joined beside them.
 bool CurvesPage::inDecibels(const Column& value) const {
-  const bool mean = value.name.find("sd") == std::string::npos;
-  return mean && (layer_->currentText().endsWith(" dB") ||
-                  QString::fromStdString(value.from).contains(" dB"));
+  static const QRegularExpression own("^(mean|median|min|max|p[0-9.]+)$"),
+      named(" dB(_(mean|median|min|max|p[0-9.]+))?$");
+  const QString from = q(value.from);
+  return (layer_->currentText().endsWith(" dB") && own.match(from).hasMatch()) ||
+         named.match(from).hasMatch();
 }
 
 SeasonRows CurvesPage::rowsOf(const Column& value, const Column& date,
@@ -128,25 +132,33 @@ bool CurvesPage::redraw() {
     return false;
   }
   curves_ = seasonCurves(rowsOf(*y, *date, nullptr), along());
+  const auto* below = columnOf(below_);
+  chart_->setTitles(along() == Along::DaysSince ? txt("days") : QString(), titleOf(*y),
+                    below == nullptr ? QString() : titleOf(*below));
+  chart_->show(drawn(curves_), along(),
+               below == nullptr ? std::vector<DrawnCurve>()
+                                : drawn(seasonCurves(rowsOf(*below, *date, nullptr), along())));
+  title_ = layer_->count() > 1 ? titleOf(*y) + " · " + layer_->currentText() : titleOf(*y);
+  tell(curves_.size());
+  return true;
+}
+
+std::vector<DrawnCurve> CurvesPage::drawn(const std::vector<SeasonCurve>& curves) const {
   const auto* by = columnOf(by_);
   const auto colours = coloursBy(by);
   std::map<std::string, QColor> known;
   for (size_t r = 0; by != nullptr && r < colours.size(); ++r)
     known.emplace(by->texts[r], colours[r]);
   int newest = 0;
-  for (const auto& c : curves_) newest = std::max(newest, c.year);
-  std::vector<DrawnCurve> drawn;
-  for (const auto& c : curves_) {
-    if (drawn.size() == kMostCurves) break;
+  for (const auto& c : curves) newest = std::max(newest, c.year);
+  std::vector<DrawnCurve> all;
+  for (const auto& c : curves) {
+    if (all.size() == kMostCurves) break;
     const auto colour = known.find(c.group);
-    drawn.push_back({c, nameOf(c), colour == known.end() ? tokens().text : colour->second,
-                     c.year != newest, false});
+    all.push_back({c, nameOf(c), colour == known.end() ? tokens().text : colour->second,
+                   c.year != newest, false});
   }
-  chart_->setTitles(along() == Along::DaysSince ? txt("days") : QString(), titleOf(*y));
-  chart_->show(drawn, along());
-  title_ = layer_->count() > 1 ? titleOf(*y) + " · " + layer_->currentText() : titleOf(*y);
-  tell(curves_.size());
-  return true;
+  return all;
 }
 
 void CurvesPage::tell(size_t curves) {

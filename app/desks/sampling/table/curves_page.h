@@ -5,7 +5,8 @@
 namespace zp {
 
 /// One column through time: a curve a group, its mean with a band of one spread, by date, by the
-/// day of the year with a curve for each year, or by the days since a date in the rows. The chosen
+/// day of the year with a curve for each year, or by the days since a date in the rows; a second
+/// column in a strip below, such as the water level. The chosen
 /// rows are a curve of their own; a click on a curve chooses its rows, a rectangle those of the
 /// dates it holds.
 class CurvesPage : public ChartPage {
@@ -23,11 +24,12 @@ class CurvesPage : public ChartPage {
   QString nameOf(const SeasonCurve& curve) const;
   bool inDecibels(const Column& value) const;
   std::string layerOf(size_t row) const;
+  std::vector<DrawnCurve> drawn(const std::vector<SeasonCurve>& curves) const;
   void tell(size_t curves);
   void fillLayers();
   Along along() const;
 
-  QComboBox *y_, *date_, *by_, *layer_, *along_, *since_;
+  QComboBox *y_, *below_, *date_, *by_, *layer_, *along_, *since_;
   QWidget* layerRow_;
   CurveChart* chart_;
   std::vector<SeasonCurve> curves_;

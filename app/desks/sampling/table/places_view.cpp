@@ -6,6 +6,7 @@ namespace zp {
 
 namespace {
 constexpr size_t kMostShown = 20'000;  // places the view draws without a delay
+constexpr int kInset = 8;
 
 double squaredDistance(Place a, Place b) {
   return (a.x - b.x) * (a.x - b.x) + (a.y - b.y) * (a.y - b.y);
@@ -21,6 +22,18 @@ bool inside(const Shape& shape, Place at) {
     }
   return in;
 }
+bool meets(const Shape& shape, const QRectF& box) {
+  for (const Place& p : shape.points)
+    if (box.contains(p.x, p.y)) return true;
+  QPainterPath area;  // under the even–odd rule, as ours
+  for (const auto& ring : shape.rings) {
+    QPolygonF edge;
+    for (const Place& p : ring) edge << QPointF(p.x, p.y);
+    area.addPolygon(edge);
+    area.closeSubpath();
+  }
+  return area.intersects(box);
+}
 }  // namespace
 
 PlacesView::PlacesView(Workbench& bench, TableBook& book, QWidget* parent)
@@ -31,6 +44,21 @@ PlacesView::PlacesView(Workbench& bench, TableBook& book, QWidget* parent)
   view_->setBare(true);
   view_->setTool(MapView::Tool::Pick);
   columnIn(this, 0)->addWidget(view_);
+  box_ = chip(txt("Rectangle"));
+  box_->setObjectName("placesBox");
+  box_->setToolTip(
+      txt("Drag across the view to choose the rows of the places there; with Ctrl, "
+          "beside those that are chosen"));
+  box_->setParent(view_);
+  box_->move(kInset, kInset);
+  connect(box_, &QPushButton::toggled, this,
+          [this](bool on) { view_->setTool(on ? MapView::Tool::DrawBox : MapView::Tool::Pick); });
+  // Escape puts it away.
+  connect(view_, &MapView::toolChanged, this, [this] {
+    box_->setChecked(view_->tool() == MapView::Tool::DrawBox);
+    if (view_->tool() == MapView::Tool::Look) view_->setTool(MapView::Tool::Pick);
+  });
+  connect(view_, &MapView::boxDrawn, this, &PlacesView::chooseIn);
   connect(view_, &MapView::clicked, this, &PlacesView::chooseAt);
   connect(&book_, &TableBook::opened, this, &PlacesView::takePlaces);
   connect(&book_, &TableBook::choiceChanged, this, &PlacesView::light);
@@ -125,16 +153,31 @@ std::optional<size_t> PlacesView::placeAt(Place at) const {
 }
 
 /// With Ctrl beside those that are chosen.
-void PlacesView::chooseAt(Place at) {
-  const auto place = placeAt(at);
+void PlacesView::choose(const std::function<bool(size_t)>& is) {
   std::vector<size_t> rows;
   const bool more = QGuiApplication::keyboardModifiers().testFlag(Qt::ControlModifier);
-  for (size_t r = 0; more && r < book_.chosen().size(); ++r)
-    if (book_.chosen()[r]) rows.push_back(r);
-  if (place && book_.places() != nullptr)
-    for (size_t r = 0; r < book_.places()->rows.size(); ++r)
-      if (book_.places()->rows[r] == *place) rows.push_back(r);
+  const auto* places = book_.places();
+  for (size_t r = 0; r < book_.chosen().size(); ++r)
+    if ((more && book_.chosen()[r]) || (places != nullptr && is(places->rows[r])))
+      rows.push_back(r);
   book_.choose(rows);
+}
+
+void PlacesView::chooseAt(Place at) {
+  const auto place = placeAt(at);
+  choose([&](size_t p) { return place && p == *place; });
+}
+
+/// A rectangle of hardly any size is a click.
+void PlacesView::chooseIn(const Extent& box) {
+  constexpr double kClick = 4;  // pixels
+  const double least = kClick * view_->unitsPerPixel();
+  if (box.right - box.left < least && box.top - box.bottom < least)
+    return chooseAt({(box.left + box.right) / 2, (box.bottom + box.top) / 2});
+  const QRectF drawn(QPointF(box.left, box.bottom), QPointF(box.right, box.top));
+  std::vector<bool> met(shapes_.size());
+  for (size_t i = 0; i < shapes_.size(); ++i) met[i] = meets(shapes_[i], drawn);
+  choose([&](size_t p) { return p < met.size() && met[p]; });
 }
 
 }  // namespace zp

@@ -4,8 +4,8 @@
 
 namespace zp {
 
-/// Where the rows of a table lie: a small view whose places are lit as their rows are chosen; a
-/// click on one chooses its rows.
+/// Where the rows of a table lie: a small view whose places are lit as their rows are chosen. A
+/// click on one chooses its rows, a rectangle those of all that it meets.
 class PlacesView : public QWidget {
   Q_OBJECT
  public:
@@ -21,12 +21,15 @@ class PlacesView : public QWidget {
   void showAll();
   void light();
   void chooseAt(Place place);
+  void chooseIn(const Extent& box);
+  void choose(const std::function<bool(size_t place)>& is);
   std::optional<size_t> placeAt(Place place) const;
 
   Workbench& bench_;
   TableBook& book_;
   std::unique_ptr<TileStore> tiles_;
   MapView* view_;
+  QPushButton* box_;
   std::vector<Shape> shapes_;  // in the view's system
   std::vector<QColor> colours_;
 };

@@ -1,6 +1,7 @@
 #include "desks/sampling/table/relation_page.h"
 
 #include "base/text.h"
+#include "feature/line_formula.h"
 #include "look/look.h"
 #include "sampling/readings.h"
 #include "sampling/row_formula.h"
@@ -86,21 +87,33 @@ size_t RelationPage::distinctBehind(const Column& column) const {
   return pixels < values ? pixels : 0;
 }
 
-/// Null where the column across was not read from a picture of one quantity.
+/// The picture that a column was read from: a product of one quantity by a name, or a feature of a
+/// scene by its formula. Null where there is none.
+Json RelationPage::pictureOf(const Column& column) const {
+  const auto& face = sheet_.faceOf(column);
+  if (!face.what.empty() && face.what != "mean" && face.what != "median") return {};
+  const auto* product = sheet_.productOf(column);
+  if (product != nullptr &&
+      (product->kind == ProductKind::Index || product->kind == ProductKind::Quantity))
+    return {{"formula", "across"}, {"with", {{"across", product->id}}}};
+  const Scene* scene = sheet_.sceneOf(column);
+  if (scene == nullptr) return {};
+  const auto formula = formulaOfLine(face.line, *scene);
+  if (!formula) return {};
+  return {{"formula", "(" + *formula + ")"}, {"scene", face.of}};
+}
+
 Json RelationPage::pictureStep() const {
   const auto *x = columnOf(x_), *y = columnOf(y_);
   if (!line_ || x == nullptr || y == nullptr) return {};
-  const auto& face = sheet_.faceOf(*x);
-  const bool mean = face.what.empty() || face.what == "mean" || face.what == "median";
+  Json step = pictureOf(*x);
+  if (step.is_null()) return {};
   const auto* of = sheet_.productOf(*x);
-  if (!mean || of == nullptr ||
-      (of->kind != ProductKind::Index && of->kind != ProductKind::Quantity))
-    return {};
-  Json step{{"do", "index"},
-            {"formula",
-             fmt::format("{} + {} * across", shortest(line_->intercept), shortest(line_->slope))},
-            {"with", {{"across", of->id}}},
-            {"name", txt("%1 by %2").arg(q(y->name), q(of->name)).toStdString()}};
+  step["do"] = "index";
+  step["formula"] = fmt::format("{} + {} * {}", shortest(line_->intercept), shortest(line_->slope),
+                                step["formula"].get<std::string>());
+  step["name"] =
+      txt("%1 by %2").arg(q(y->name), q(of == nullptr ? x->name : of->name)).toStdString();
   if (const auto* up = sheet_.productOf(*y); up != nullptr && up->facts.contains("unit"))
     step["unit"] = up->facts["unit"];
   return step;

@@ -23,6 +23,7 @@ class RelationPage : public ChartPage {
   QString figures(const Line& line) const;
   size_t distinctBehind(const Column& column) const;
   void addResiduals();
+  Json pictureOf(const Column& column) const;
   Json pictureStep() const;
 
   QComboBox *x_, *y_, *by_;

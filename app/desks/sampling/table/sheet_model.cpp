@@ -93,9 +93,11 @@ ColumnFace SheetModel::newFaceOf(const SheetColumn& column) {
     const Json& source = sources[column.from];
     face.of = source.value("of", "");
     face.what = source.value("what", "");
+    face.line = source.value("line", "");
     face.share = classIn(face, "share_");
-    const QString what = statisticOf(face);
-    face.note = QStringList({what, unitOf(study, face.of), dateOfSource(study, face.of)})
+    const QString what = statisticOf(face), unit = q(source.value("unit", ""));
+    face.note = QStringList({what, unit.isEmpty() ? unitOf(study, face.of) : unit,
+                             dateOfSource(study, face.of)})
                     .filter(QRegularExpression("."))
                     .join(" · ");
     const auto* p = study.product(face.of);
@@ -143,6 +145,11 @@ const ColumnFace& SheetModel::faceOf(const SheetColumn& column) const {
 
 const Product* SheetModel::productOf(const SheetColumn& column) const {
   return bench_.study().product(faceOf(column).of);
+}
+
+const Scene* SheetModel::sceneOf(const SheetColumn& column) const {
+  const auto* found = bench_.study().scene(faceOf(column).of);
+  return found == nullptr ? nullptr : &found->scene;
 }
 
 bool SheetModel::isOfClasses(const SheetColumn& column) const {

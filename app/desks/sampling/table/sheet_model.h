@@ -9,7 +9,8 @@ namespace zp {
 struct ColumnFace {
   QString note;                    // "index · 18 Jul 2031"
   const Legend* legend = nullptr;  // of a column of class codes or names; it outlives the face
-  std::string of = {}, what = {};  // the scene or product it was read from, and which statistic
+  // The scene or product it was read from, which statistic, and the line of a feature.
+  std::string of = {}, what = {}, line = {};
   std::optional<LegendClass> share = {};  // of which class of that it is the share
   int decimals = 0;
 };
@@ -31,6 +32,7 @@ class SheetModel : public QAbstractTableModel {
   const ColumnFace& faceOf(const SheetColumn& column) const;
   /// The product that it was read from; nullptr for none.
   const Product* productOf(const SheetColumn& column) const;
+  const Scene* sceneOf(const SheetColumn& column) const;
   /// Its numbers are codes of classes, and no quantity.
   bool isOfClasses(const SheetColumn& column) const;
   /// A cell as it is shown.
