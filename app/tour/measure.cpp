@@ -64,7 +64,7 @@ double highest(std::vector<double> all, double share) {
 
 /// Each frame: one move of the hand, all that it brings, and the painting.
 template <class Move>
-std::vector<double> frames(MapView& view, int count, Move move) {
+std::vector<double> frames(QWidget& view, int count, Move move) {
   std::vector<double> times;
   QElapsedTimer clock;
   for (int i = 0; i < count; ++i) {
@@ -246,6 +246,58 @@ void measureBig(Driver& driver, const QDir& folder) {
   report("  of a thread that only sleeps, meanwhile", hold.sleeper, "ms", 100);
 }
 
+void madeBy(Driver& driver, const Json& step) {
+  auto& bench = driver.window().bench();
+  const size_t before = bench.study().products.size();
+  bench.run(step, "Measured");
+  driver.until([&] { return bench.study().products.size() > before; }, "a step");
+  driver.until([&] { return !bench.jobs().busy(); }, "its end");
+}
+
+/// The scene read at 100 000 points, in a sheet.
+void measureTable(Driver& driver) {
+  auto& w = driver.window();
+  auto& bench = w.bench();
+  madeBy(driver, {{"do", "points"},
+                  {"plan", "random"},
+                  {"over", bench.currentScene()->id},
+                  {"count", 100'000},
+                  {"seed", 1},
+                  {"name", "Points"}});
+  madeBy(driver, {{"do", "readings"},
+                  {"points", bench.study().products.back().id},
+                  {"from", {bench.currentScene()->id, bench.study().products[0].id}},
+                  {"name", "Readings"}});
+  QElapsedTimer clock;
+  const auto ready = [&](const char* what, double most, const std::function<void()>& act) {
+    clock.start();
+    act();
+    driver.until([&] { return w.table().isVisible() && w.table().ready(); }, what);
+    report(what, static_cast<double>(clock.elapsed()), "ms", most);
+  };
+  ready("A table of 100 000 rows is open, with its chart", 1000,
+        [&] { w.openTable(q(bench.study().products.back().id)); });
+  auto& rows = w.table().rows();
+  auto* area = rows.viewport();
+  const auto scrolled = frames(*area, 150, [&](int i) {
+    const QPointF at(200, 60);
+    QWheelEvent e(at, area->mapToGlobal(at), {}, QPoint(0, i % 50 < 40 ? -360 : 360), Qt::NoButton,
+                  Qt::NoModifier, Qt::NoScrollPhase, false);
+    QCoreApplication::sendEvent(area, &e);
+  });
+  report("  scrolling it, 95th percentile of a frame", highest(scrolled, 0.95), "ms", 33);
+  auto* bar = rows.verticalScrollBar();
+  const auto dragged = frames(*area, 100, [&](int i) { bar->setValue(bar->maximum() / 100 * i); });
+  report("  dragging its scroll bar, 95th percentile", highest(dragged, 0.95), "ms", 33);
+  ready("  its rows in another order", 500, [&] {
+    w.table().book().sortBy(w.table().book().whole().names().back(), false);
+  });
+  clock.start();
+  rows.selectAll();
+  QCoreApplication::processEvents();
+  report("  all of them chosen", static_cast<double>(clock.elapsed()), "ms", 500);
+}
+
 }  // namespace
 
 int runMeasure(MainWindow& window, const QString& folder, const QElapsedTimer& started) {
@@ -263,6 +315,7 @@ int runMeasure(MainWindow& window, const QString& folder, const QElapsedTimer& s
     }
     if (!QDir().mkpath(folder)) throw std::runtime_error("the folder cannot be made");
     measureBig(driver, QDir(folder));
+    measureTable(driver);
     return 0;
   } catch (const std::exception& e) {
     fmt::print(stderr, "Measuring stopped: {}\n", e.what());

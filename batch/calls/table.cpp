@@ -1,6 +1,7 @@
 #include "arguments.h"
 #include "base/text.h"
 #include "calls.h"
+#include "outline/points_from_table.h"
 #include "sampling/relation.h"
 #include "sampling/row_formula.h"
 #include "sampling/table_edits.h"
@@ -13,7 +14,7 @@ namespace zp {
 namespace {
 
 struct TableArguments {
-  std::string table, where, sort;
+  std::string table, where, sort, x, y, system;
   std::vector<std::string> add, rename, drop, by, of, line;
   bool down = false;
   OutputArguments output;
@@ -72,11 +73,18 @@ Json lineOf(const Sheet& sheet, const std::vector<std::string>& names) {
           {"rank_correlation", numberOrNull(rankCorrelation(x, y))}};
 }
 
+/// With coordinates, its rows are points; those without are left out and counted.
+Layer layerOf(const TableArguments& a, size_t& leftOut) {
+  const Layer layer = readLayer(a.table);
+  return a.x.empty() ? layer : pointsFrom(layer.table, {a.x, a.y, a.system}, &leftOut);
+}
+
 Json runTable(const TableArguments& a, const Json& edits) {
   Outputs outputs(a.output.replace);
   fs::path temporary;
   if (!a.output.out.empty()) temporary = outputs.add(a.output.out, {fileOfLayer(a.table)});
-  const Layer layer = readLayer(a.table);
+  size_t leftOut = 0;
+  const Layer layer = layerOf(a, leftOut);
   const Sheet sheet = withPlace([&] { return edited(sheetOf(layer.table), edits); });
   const Table table = tableOf(sheet);
   const Json line = a.line.empty() ? Json() : lineOf(sheet, a.line);
@@ -88,6 +96,7 @@ Json runTable(const TableArguments& a, const Json& edits) {
   }
   Json json = told(table, outputs, [&] { return toCsv(table); });
   if (!line.is_null()) json["line"] = line;
+  if (!a.x.empty()) json["without_place"] = leftOut;
   return json;
 }
 
@@ -117,6 +126,14 @@ Call table(CLI::App& app) {
   call->add_option("--line", a->line, "X,Y: a line by least squares, with --json")
       ->delimiter(',')
       ->expected(2);
+  auto* x = call->add_option("--x", a->x,
+                             "The column of eastings or longitudes: the rows become points");
+  auto* y = call->add_option("--y", a->y, "And that of northings or latitudes")->needs(x);
+  x->needs(y);
+  auto* system =
+      call->add_option("--system", a->system, "And their reference system, such as EPSG:4326")
+          ->needs(x);
+  x->needs(system);
   a->output.addTo(*call, "CSV or vector file to write; without it the table is printed", false);
   call->callback([a] { editsOf(*a); });
   return {call, [a](const Progress&) { return runTable(*a, editsOf(*a)); }};

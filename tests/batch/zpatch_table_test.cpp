@@ -80,6 +80,25 @@ TEST_F(ZpatchTable, CsvAsOthersWriteIt) {
   EXPECT_NE(err().find("“broken.csv”: Line 3 has 3 cells"), std::string::npos) << err();
 }
 
+TEST_F(ZpatchTable, CoordinatesMakePoints) {
+  std::ofstream(folder_ / "gps.csv") << "id;lon;lat;class\n1;-15,5;45,25;Fen\n2;;;Reed\n"
+                                        "3;-15,25;45,5;Fen\n";
+  ASSERT_EQ(run("table gps.csv --x lon --y lat --system EPSG:4326 --where 'id > 1' --out p.gpkg "
+                "--json"),
+            0)
+      << err();
+  EXPECT_EQ(json()["without_place"], 1);
+  const Layer points = readLayer((folder_ / "p.gpkg").string());
+  EXPECT_EQ(crsName(points.crs), "EPSG:4326");
+  ASSERT_EQ(points.shapes.size(), 1u);
+  EXPECT_EQ(points.shapes[0].points[0], (Place{-15.25, 45.5}));
+  EXPECT_EQ(points.table.rows[0][points.table.column("class")], "Fen");
+  EXPECT_EQ(run("table gps.csv --x lon --y lat --out p.gpkg"), 2);
+  EXPECT_EQ(run("table gps.csv --x lon --system EPSG:4326 --out p.gpkg"), 2);
+  EXPECT_EQ(run("table gps.csv --x lon --y wide --system EPSG:4326"), 1);
+  EXPECT_EQ(run("table gps.csv --x lon --y lat --system EPSG:9999999"), 1);
+}
+
 TEST_F(ZpatchTable, WrongCalls) {
   EXPECT_EQ(run("table t.csv --add percent"), 2);
   EXPECT_EQ(run("table t.csv --down"), 2);
