@@ -9,16 +9,27 @@ RelationChart::RelationChart(QWidget* parent) : BrushedChart(parent) {
   setAccessibleName(txt("One quantity against another"));
 }
 
-QCPGraph* RelationChart::dots(const QColor& colour, double size) {
+namespace {
+constexpr qsizetype kMany = 5000;
+
+/// The many dots of a big table are small squares, which are painted fast.
+void drawDots(QCPGraph& graph, const QVector<double>& x, const QVector<double>& y, const QColor& colour,
+          double size, bool many) {
+  constexpr double kSmall = 2.5;
+  graph.setAntialiasedScatters(!many);
+  graph.setScatterStyle(many ? QCPScatterStyle(QCPScatterStyle::ssSquare, Qt::NoPen, colour, kSmall)
+                             : QCPScatterStyle(QCPScatterStyle::ssDisc, colour, size));
+  graph.setData(x, y);
+}
+}  // namespace
+
+QCPGraph* RelationChart::dots() {
   auto* graph = addGraph();
   graph->setLineStyle(QCPGraph::lsNone);
-  graph->setScatterStyle(QCPScatterStyle(QCPScatterStyle::ssDisc, colour, size));
   return graph;
 }
 
-/// The many dots of a big table are small ones.
 void RelationChart::addDots() {
-  constexpr size_t kMany = 5000;
   std::map<QRgb, std::pair<QVector<double>, QVector<double>>> byColour;
   for (size_t i = 0; i < x_.size(); ++i) {
     if (std::isnan(x_[i]) || std::isnan(y_[i])) continue;
@@ -27,8 +38,8 @@ void RelationChart::addDots() {
     ys << y_[i];
   }
   for (const auto& [colour, places] : byColour)
-    dots(QColor::fromRgba(colour), x_.size() > kMany ? 2.5 : 6)
-        ->setData(places.first, places.second);
+    drawDots(*dots(), places.first, places.second, QColor::fromRgba(colour), 6,
+         static_cast<qsizetype>(x_.size()) > kMany);
 }
 
 void RelationChart::addLine(const Line& line) {
@@ -62,8 +73,8 @@ void RelationChart::show(const std::vector<double>& x, const std::vector<double>
   addDots();
   if (graphCount() > 0) rescaleAxes();
   if (line) addLine(*line);
-  rings_ = dots(tokens().text, 10);
-  inner_ = dots(tokens().accent, 7);
+  rings_ = dots();
+  inner_ = dots();
   xAxis->scaleRange(1.06);
   yAxis->scaleRange(1.10);
   for (auto* axis : {xAxis, yAxis}) axis->ticker()->setTickCount(5);
@@ -77,8 +88,12 @@ void RelationChart::choose(const std::vector<bool>& chosen) {
       xs << x_[i];
       ys << y_[i];
     }
-  for (auto* graph : {rings_, inner_})
-    if (graph != nullptr) graph->setData(xs, ys);
+  if (rings_ != nullptr) {
+    const bool many = xs.size() > kMany;
+    drawDots(*rings_, many ? QVector<double>() : xs, many ? QVector<double>() : ys, tokens().text, 10,
+         many);
+    drawDots(*inner_, xs, ys, tokens().accent, 7, many);
+  }
   replot();
 }
 

@@ -20,7 +20,7 @@ class RelationChart : public BrushedChart {
  private:
   void addDots();
   void addLine(const Line& line);
-  QCPGraph* dots(const QColor& colour, double size);
+  QCPGraph* dots();
 
   std::vector<double> x_, y_;
   std::vector<QColor> colours_;

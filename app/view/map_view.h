@@ -128,6 +128,7 @@ class MapView : public QWidget {
   void paintLoupe(QPainter& p, Wanted& wanted);
   void paintShapes(QPainter& p);
   void paintPoints(QPainter& p);
+  void paintManyPoints(QPainter& p);
   void paintMark(QPainter& p);
   void paintPins(QPainter& p);
   void paintDrawing(QPainter& p);

@@ -4,7 +4,20 @@
 
 namespace zp {
 
+/// Very many are small squares: discs would lie over each other, and take long.
+void MapView::paintManyPoints(QPainter& p) {
+  for (const auto& point : points_) {
+    const QPointF c = toScreen(point.place);
+    const QColor colour = point.ring.isValid() ? point.ring
+                          : point.chosen       ? tokens().accent
+                                               : point.colour;
+    p.fillRect(QRect(static_cast<int>(c.x()) - 1, static_cast<int>(c.y()) - 1, 3, 3), colour);
+  }
+}
+
 void MapView::paintPoints(QPainter& p) {
+  constexpr size_t kMany = 3000;
+  if (points_.size() > kMany) return paintManyPoints(p);
   for (const auto& point : points_) {
     const QPointF c = toScreen(point.place);
     if (!rect().adjusted(-10, -10, 10, 10).contains(c.toPoint())) continue;
