@@ -91,6 +91,7 @@ QScrollBar::handle:horizontal { background: @hairline; border-radius: 4px; min-w
 QScrollBar::handle:hover { background: @second; }
 QScrollBar::add-line, QScrollBar::sub-line { width: 0; height: 0; }
 QScrollBar::add-page, QScrollBar::sub-page { background: none; }
+QAbstractScrollArea::corner { background: transparent; border: none; }
 QCheckBox, QRadioButton { spacing: 7px; }
 QCheckBox::indicator, QListWidget::indicator { width: 13px; height: 13px; border: 1px solid @second; border-radius: 3px; background: @sunken; }
 QCheckBox::indicator:checked, QListWidget::indicator:checked { background: @accentFilled; border-color: @accentFilled; image: url(@tick); }

@@ -321,9 +321,9 @@ QString productFacts(const Study& study, const Product& p) {
   for (const auto& [label, text] : faceOf(p.kind).facts(p)) addRow(html, label, text);
   const QFileInfo file(q(p.file.string()));
   addRow(html, txt("File"),
-         txt("%1, %2 MiB")
+         txt("%1, %2")
              .arg(file.fileName().toHtmlEscaped(),
-                  decimal(static_cast<double>(file.size()) / 1048576.0, 1)));
+                  languageOfWords().formattedDataSize(file.size(), 1, QLocale::DataSizeIecFormat)));
   return html + "</table>";
 }
 

@@ -295,9 +295,7 @@ void Workbench::takeTrainingSet(const std::string& name, bool beside) {
     auto all = study_->training;
     const CrsChange change(set.crs, study_->trainingCrs);
     for (auto a : set.areas) {
-      for (auto& ring : a.shape.rings)
-        for (auto& p : ring) change.apply(p);
-      for (auto& p : a.shape.points) change.apply(p);
+      a.shape.bring(change);
       all.push_back(std::move(a));
     }
     return setTraining(all, study_->trainingCrs, txt("Add the areas of %1").arg(q(name)));

@@ -70,17 +70,21 @@ void paintShapes(QPainter& p, const MapSheet& sheet, const MapPiece& piece, cons
   for (const auto& s : sheet.shapes) {
     QPainterPath path;
     path.setFillRule(Qt::OddEvenFill);
-    for (const auto& ring : s.shape.rings) {
+    const auto along = [&](const std::vector<Place>& places) {
       QPolygonF polygon;
-      for (const auto& at : ring)
+      for (const auto& at : places)
         polygon << QPointF(frame.left() + (at.x - piece.left) / piece.unitsPerPixel,
                            frame.top() + (piece.top - at.y) / piece.unitsPerPixel);
       path.addPolygon(polygon);
+    };
+    for (const auto& ring : s.shape.rings) {
+      along(ring);
       path.closeSubpath();
     }
+    for (const auto& line : s.shape.lines) along(line);
     QColor fill = s.colour;
     fill.setAlpha(70);
-    p.setBrush(s.filled ? QBrush(fill) : QBrush(Qt::NoBrush));
+    p.setBrush(s.filled && s.shape.lines.empty() ? QBrush(fill) : QBrush(Qt::NoBrush));
     const double width = s.width * dots(0.25);
     p.setPen(QPen(QColor(0, 0, 0, 130), width * 1.9));
     p.drawPath(path);

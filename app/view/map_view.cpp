@@ -356,10 +356,15 @@ void MapView::paintShapes(QPainter& p) {
       polygon << polygon.front();
       path.addPolygon(polygon);
     }
+    for (const auto& line : s.shape.lines) {
+      QPolygonF along;
+      for (const auto& place : line) along << toScreen(place);
+      path.addPolygon(along);
+    }
     if (!path.boundingRect().intersects(rect())) continue;
     QColor fill = s.colour;
     fill.setAlpha(70);
-    p.setBrush(s.filled ? QBrush(fill) : QBrush(Qt::NoBrush));
+    p.setBrush(s.filled && s.shape.lines.empty() ? QBrush(fill) : QBrush(Qt::NoBrush));
     p.setPen(QPen(QColor(0, 0, 0, 110), (s.chosen ? 3 : 1.7) + s.width));
     if (!s.dashed) p.drawPath(path);
     QPen pen(s.chosen           ? tokens().accent

@@ -64,13 +64,8 @@ OGRLayer& pickLayer(GDALDataset& d, const fs::path& file, const std::string& wan
 }
 
 void transform(Shape& shape, const CrsChange& change, const std::string& name) {
-  const auto bring = [&](Place& p) {
-    if (!change.apply(p))
-      throw Error("“{}” reaches outside the reference system of the image; cut it first.", name);
-  };
-  for (auto& ring : shape.rings)
-    for (auto& p : ring) bring(p);
-  for (auto& p : shape.points) bring(p);
+  if (!shape.bring(change))
+    throw Error("“{}” reaches outside the reference system of the image; cut it first.", name);
 }
 
 /// GDAL passes over what is broken in a CSV.
@@ -140,8 +135,19 @@ Extent Shape::extent() const {
   };
   for (const auto& ring : rings)
     for (const auto& p : ring) take(p);
+  for (const auto& line : lines)
+    for (const auto& p : line) take(p);
   for (const auto& p : points) take(p);
   return e;
+}
+
+bool Shape::bring(const CrsChange& change) {
+  bool all = true;
+  const auto one = [&](Place& p) { all = change.apply(p) && all; };
+  for (auto& ring : rings) std::for_each(ring.begin(), ring.end(), one);
+  for (auto& line : lines) std::for_each(line.begin(), line.end(), one);
+  std::for_each(points.begin(), points.end(), one);
+  return all;
 }
 
 std::vector<std::pair<std::string, size_t>> layersOf(const fs::path& file) {
@@ -228,17 +234,24 @@ Dataset createVector(const fs::path& file, const std::string& driverName,
   return d;
 }
 
+/// Of its first shape.
+OGRwkbGeometryType typeOf(const Layer& layer) {
+  const auto first = std::find_if(layer.shapes.begin(), layer.shapes.end(),
+                                  [](const Shape& s) { return !s.empty(); });
+  if (first == layer.shapes.end() || !first->rings.empty()) return wkbMultiPolygon;
+  return first->points.empty() ? wkbMultiLineString : wkbPoint;
+}
+
 void putLayer(Dataset d, const std::string& driverName, const fs::path& file, const Layer& layer,
               const std::vector<FieldType>& types) {
   GdalMessages messages;
   OGRSpatialReference srs;
   srs.SetAxisMappingStrategy(OAMS_TRADITIONAL_GIS_ORDER);
   if (!layer.crs.empty()) srs.SetFromUserInput(layer.crs.c_str());
-  const bool points = !layer.shapes.empty() && !layer.shapes[0].points.empty();
   CPLStringList options;
   if (driverName == "GeoJSON") options.AddString("RFC7946=YES");
   OGRLayer* out = d->CreateLayer(layer.name.c_str(), layer.crs.empty() ? nullptr : &srs,
-                                 points ? wkbPoint : wkbMultiPolygon, options.List());
+                                 typeOf(layer), options.List());
   if (out == nullptr) throw Error(notWritten(Sentence("The layer"), file, messages.last()));
   for (size_t i = 0; i < layer.table.columns.size(); ++i) {
     const auto type = types[i] == FieldType::Integer ? OFTInteger64

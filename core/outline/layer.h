@@ -12,11 +12,15 @@ namespace zp {
 
 using Ring = std::vector<Place>;  // closed: the last place joins the first
 
-/// Polygons as rings under the even–odd rule (holes are rings too), or points.
+/// Polygons as rings under the even–odd rule (holes are rings too), points, or lines.
 struct Shape {
   std::vector<Ring> rings;
   std::vector<Place> points;
+  std::vector<std::vector<Place>> lines = {};
+  bool empty() const { return rings.empty() && points.empty() && lines.empty(); }
   Extent extent() const;
+  /// All places into another system; false when one has no counterpart there.
+  bool bring(const CrsChange& change);
 };
 
 /// A vector layer: a shape and a row of text cells for each feature.

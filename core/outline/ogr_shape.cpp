@@ -25,6 +25,9 @@ void addGeometry(const OGRGeometry* g, Shape& shape) {
   if (type == wkbPoint) {
     const auto* p = g->toPoint();
     shape.points.push_back({p->getX(), p->getY()});
+  } else if (type == wkbLineString) {
+    auto& line = shape.lines.emplace_back();
+    for (const auto& p : g->toLineString()) line.push_back({p.getX(), p.getY()});
   } else if (type == wkbPolygon) {
     for (const auto* ring : g->toPolygon()) addRing(ring, shape);
   } else if (OGR_GT_IsSubClassOf(type, wkbGeometryCollection)) {
@@ -35,10 +38,23 @@ void addGeometry(const OGRGeometry* g, Shape& shape) {
   }
 }
 
+namespace {
+std::unique_ptr<OGRGeometry> linesOf(const Shape& shape) {
+  auto all = std::make_unique<OGRMultiLineString>();
+  for (const auto& places : shape.lines) {
+    OGRLineString line;
+    for (const auto& p : places) line.addPoint(p.x, p.y);
+    all->addGeometry(&line);
+  }
+  return all;
+}
+}  // namespace
+
 std::unique_ptr<OGRGeometry> toGeometry(const Shape& shape) {
   if (!shape.points.empty()) {
     return std::make_unique<OGRPoint>(shape.points[0].x, shape.points[0].y);
   }
+  if (shape.rings.empty() && !shape.lines.empty()) return linesOf(shape);
   // Rings under the even–odd rule are sorted into outer rings and holes by OGR.
   std::vector<OGRGeometry*> parts;
   for (const auto& places : shape.rings) {

@@ -7,10 +7,10 @@ class OGRGeometry;
 
 namespace zp {
 
-/// Adds the polygons and points of a geometry to a shape; lines are left out, arcs are drawn as
-/// lines. Nothing for nullptr.
+/// Adds the polygons, points and lines of a geometry to a shape; arcs are drawn as lines. Nothing
+/// for nullptr.
 void addGeometry(const OGRGeometry* geometry, Shape& shape);
-/// The first point of a shape that has points, else its polygons.
+/// The first point of a shape that has points, else its polygons, else its lines.
 std::unique_ptr<OGRGeometry> toGeometry(const Shape& shape);
 
 }  // namespace zp

@@ -13,9 +13,7 @@ namespace {
 Layer inSystemOf(const Layer& other, Layer points) {
   const CrsChange change(points.crs, other.crs);
   for (auto& shape : points.shapes)
-    if (!std::all_of(shape.points.begin(), shape.points.end(),
-                     [&](Place& p) { return change.apply(p); }))
-      shape = {};
+    if (!shape.bring(change)) shape = {};
   points.crs = other.crs;
   return points;
 }
@@ -27,16 +25,13 @@ Matches matchesOf(const Layer& points, const Layer& other, Attributes which,
   return matchByPlace(points, other, how, progress);
 }
 
-bool hasShape(const Shape& s) {
-  return !s.rings.empty() || !s.points.empty();
-}
-
 }  // namespace
 
 AttributeReadings readAttributesAt(const Layer& points, const Layer& other, const std::string& name,
                                    Attributes which, const std::vector<std::string>& taken,
                                    const Progress& progress) {
-  if (std::none_of(other.shapes.begin(), other.shapes.end(), hasShape))
+  if (std::all_of(other.shapes.begin(), other.shapes.end(),
+                  [](const Shape& s) { return s.empty(); }))
     throw Error("“{}” has no places, so nothing of it can be read.", name);
   const bool degrees = !points.crs.empty() && crsIsGeographic(points.crs) && !other.crs.empty() &&
                        !crsIsGeographic(other.crs);

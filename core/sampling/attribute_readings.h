@@ -11,7 +11,7 @@ struct AttributeReadings {
   size_t none = 0, several = 0;  // places without one; with several, of which the first counts
 };
 
-/// Which of the other layer's shapes is read.
+/// Which of the other layer's shapes is read; the nearest may be a line.
 enum class Attributes { OfPolygonAround, OfNearest };
 
 /// The columns of the other layer at the places of a layer of points, called "NAME COLUMN" beside

@@ -21,7 +21,7 @@ using Geometry = std::unique_ptr<OGRGeometry>;
 /// As a geometry that can be measured; none for a row without a shape, or one that cannot be
 /// mended.
 Geometry geometryOf(const Shape& shape) {
-  if (shape.rings.empty() && shape.points.empty()) return nullptr;
+  if (shape.empty()) return nullptr;
   Geometry g = toGeometry(shape);
   if (g != nullptr && !shape.rings.empty() && !g->IsValid()) g.reset(g->MakeValid());
   return g;
@@ -162,13 +162,8 @@ void check(const Layer& one, const Layer& other, const PlaceMatch& how) {
 Layer broughtTo(Layer layer, const std::string& crs) {
   if (crs.empty() || layer.crs.empty()) return layer;
   const CrsChange change(layer.crs, crs);
-  for (auto& shape : layer.shapes) {
-    bool all = true;
-    for (auto& ring : shape.rings)
-      for (auto& p : ring) all = change.apply(p) && all;
-    for (auto& p : shape.points) all = change.apply(p) && all;
-    if (!all) shape = {};  // it has no place there
-  }
+  for (auto& shape : layer.shapes)
+    if (!shape.bring(change)) shape = {};  // it has no place there
   return layer;
 }
 

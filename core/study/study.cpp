@@ -409,11 +409,7 @@ std::vector<TrainingArea> trainingIn(const Study& study, const std::string& crs)
   std::vector<TrainingArea> areas = study.training;
   const CrsChange change(study.trainingCrs, crs);
   if (change.identity()) return areas;
-  for (auto& a : areas) {
-    for (auto& ring : a.shape.rings)
-      for (auto& p : ring) change.apply(p);
-    for (auto& p : a.shape.points) change.apply(p);
-  }
+  for (auto& a : areas) a.shape.bring(change);
   return areas;
 }
 

@@ -40,7 +40,7 @@ class LanguageWindow : public RealWindow {
   /// Names that people gave, roles, formulas and units are the same in every language.
   QSet<QString> names() {
     QString all =
-        "Zany Patch km ha nm dB MiB px UTC EPSG UTM zone WGS Ctrl Shift Alt Esc tif gpkg csv and "
+        "Zany Patch km ha nm dB KiB MiB px UTC EPSG UTM zone WGS Ctrl Shift Alt Esc tif gpkg csv and "
         "or "
         "not when then else gree id VH VV Finch Kite Heron demo archive catalog json study "
         "Mar Aug Oct Nov ";

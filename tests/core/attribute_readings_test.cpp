@@ -74,6 +74,36 @@ TEST_F(ReadAttributes, FeetBecomeMetres) {
   EXPECT_NEAR(std::stod(feet.rows[0][2]), 30 * 1200. / 3937, 1e-9);
 }
 
+TEST_F(ReadAttributes, LinesAreNearAndNothingLiesInThem) {
+  Layer roads{"roads", beds_.crs, {{"road"}, {{"north"}, {"south"}}}, {}};
+  for (const double y : {5'000'300., 4'999'900.}) {
+    roads.shapes.emplace_back();
+    roads.shapes.back().lines = {{{500'000, y}, {500'100, y}, {500'200, y + 50}}};
+  }
+  // As a file has them.
+  const Folder folder;
+  for (const char* ending : {"gpkg", "geojson", "shp"}) {
+    const auto file = folder / (std::string("roads.") + ending);
+    writeLayer(file, file, roads, {FieldType::Text});
+    const Layer back = readLayer(file.string(), beds_.crs);
+    ASSERT_EQ(back.shapes.size(), 2u) << ending;
+    ASSERT_EQ(back.shapes[1].lines.size(), 1u) << ending;
+    EXPECT_NEAR(back.shapes[1].lines[0][2].y, 4'999'950, 0.01) << ending;
+    const auto read =
+        readAttributesAt(pointsIn(beds_.crs, {{500'050, 5'000'000}, {500'050, 5'000'290}}), back,
+                         "Roads", Attributes::OfNearest, {});
+    EXPECT_EQ(read.rows[0][0], "south");
+    EXPECT_NEAR(std::stod(read.rows[0][1]), 100, 0.01);
+    EXPECT_EQ(read.rows[1][0], "north");
+    EXPECT_NEAR(std::stod(read.rows[1][1]), 10, 0.01);
+  }
+  EXPECT_NE(sentenceOf([&] {
+              readAttributesAt(pointsIn(beds_.crs, {{0, 0}}), roads, "Roads",
+                               Attributes::OfPolygonAround, {});
+            }).find("no polygons"),
+            std::string::npos);
+}
+
 TEST_F(ReadAttributes, WhatCannotBeIsSaid) {
   const auto sentence = [&](const Layer& points, Attributes which) {
     return sentenceOf([&] { read(points, which); });

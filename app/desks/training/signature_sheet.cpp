@@ -390,9 +390,7 @@ void SignatureSheet::lookAt(size_t area) {
     ViewShape s;
     s.shape = study.training[area].shape;
     const CrsChange change(study.trainingCrs, view_->crs());
-    for (auto& ring : s.shape.rings)
-      for (auto& p : ring) change.apply(p);
-    for (auto& p : s.shape.points) change.apply(p);
+    s.shape.bring(change);
     s.colour = tokens().accent;
     s.width = 2.2;
     Extent e = s.shape.extent();

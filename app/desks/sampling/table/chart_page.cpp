@@ -43,21 +43,35 @@ bool ChartPage::isTaken(Takes takes, const Column& c) const {
   return takes == Takes::Any || c.type == CellType::Date;
 }
 
-/// The columns that were chosen last where the table has them, else of numbers the last that there
-/// are: what was read stands behind what names the places.
+/// Where a choice of numbers starts that is so many before the last: at what was read from pictures,
+/// which tells more than what came with the places; where there is not enough of it, at any.
+int ChartPage::startOf(const QComboBox& box, int behind) const {
+  std::vector<int> read;
+  for (int i = 0; i < box.count(); ++i)
+    for (const auto& c : book_.shown().columns)
+      if (q(c.name) == box.itemData(i).toString() && isRead(c)) read.push_back(i);
+  const auto last = static_cast<int>(read.size());
+  return behind <= last ? read[static_cast<size_t>(last - behind)]
+                        : std::max(0, box.count() - behind);
+}
+
+bool ChartPage::isRead(const Column& column) const {
+  return sheet_.productOf(column) != nullptr || sheet_.sceneOf(column) != nullptr;
+}
+
+/// The columns that were chosen last where the table has them.
 void ChartPage::refresh(const Json& kept) {
-  int behind = 0;
   const auto takesLast = [](const Choice& c) {
     return c.takes == Takes::Numbers && c.none.isEmpty();
   };
-  for (const auto& c : all_) behind += takesLast(c) ? 1 : 0;
+  auto behind = static_cast<int>(std::count_if(all_.begin(), all_.end(), takesLast));
   for (const auto& c : all_) {
     c.box->clear();
     if (!c.none.isEmpty()) c.box->addItem(c.none, "");
     for (const auto& column : book_.shown().columns)
       if (!book_.isHidden(column.name) && isTaken(c.takes, column))
         c.box->addItem(q(column.name), q(column.name));
-    c.box->setCurrentIndex(takesLast(c) ? std::max(0, c.box->count() - behind--) : 0);
+    c.box->setCurrentIndex(takesLast(c) ? startOf(*c.box, behind--) : 0);
     const auto wanted = kept.find(c.box->objectName().toStdString());
     if (wanted == kept.end() || !wanted->is_string()) continue;
     if (const int at = c.box->findData(q(wanted->get<std::string>())); at >= 0)

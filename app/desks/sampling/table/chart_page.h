@@ -58,6 +58,8 @@ class ChartPage : public QWidget {
   };
   void build();
   bool isTaken(Takes takes, const Column& column) const;
+  bool isRead(const Column& column) const;
+  int startOf(const QComboBox& box, int behind) const;
   std::vector<Choice> all_;
   QHBoxLayout* row_ = nullptr;
   QVBoxLayout* column_ = nullptr;

@@ -22,6 +22,7 @@ CurvesPage::CurvesPage(TableBook& book, SheetModel& sheet) : ChartPage(book, she
   along_->addItem(txt("by day of the year, years over each other"));
   along_->addItem(txt("by days since"));
   since_ = addChoice("curvesSince", "", Takes::Dates);
+  since_->parentWidget()->hide();  // it stands in the second row
   auto* second = new QHBoxLayout;
   second->setSpacing(10);
   auto* holder = new QWidget;

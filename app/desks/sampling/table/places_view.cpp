@@ -82,9 +82,7 @@ void PlacesView::takePlaces() {
       const CrsChange change(layer->crs, view_->crs());
       for (Shape shape : layer->shapes) {
         if (shapes_.size() == kMostShown) break;
-        for (auto& ring : shape.rings)
-          for (auto& p : ring) change.apply(p);
-        for (auto& p : shape.points) change.apply(p);
+        shape.bring(change);
         shapes_.push_back(std::move(shape));
       }
     } catch (const std::exception&) {
@@ -100,7 +98,7 @@ void PlacesView::showAll() {
   Extent all{INFINITY, INFINITY, -INFINITY, -INFINITY};
   for (const auto& shape : shapes_) {
     const Extent one = shape.extent();
-    if (shape.rings.empty() && shape.points.empty()) continue;
+    if (shape.empty()) continue;
     all.include({one.left, one.bottom});
     all.include({one.right, one.top});
   }
