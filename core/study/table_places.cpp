@@ -39,7 +39,8 @@ std::optional<TablePlaces> placesOfRows(const Product& product, const Table& tab
   if (!product.step.is_object()) return {};  // a file from elsewhere
   const std::string kind = product.step.value("do", "");
   const size_t rows = table.rows.size();
-  if (kind == "readings") return inTurn(product.step.value("points", ""), rows, rows);
+  if (kind == "readings")
+    return inTurn(product.step.value("points", ""), product.facts.value("places_read", rows), rows);
   if (kind == "zones")
     return inTurn(product.step.value("outline", product.step.value("cells", "")),
                   product.facts.value("zones", rows), rows);

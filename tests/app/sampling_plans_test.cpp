@@ -207,7 +207,7 @@ TEST_F(PlansWindow, CompartmentsThroughTheRadarSeason) {
       layers->item(i)->setCheckState(Qt::Checked);
       ++dates;
     }
-  choose("zoneRows", "a row a zone and date");
+  choose("zoneRows", "a row a place and date");
   d().make("primary", "the season");
   const Table t = readTable(s().products.back().file.string());
   const size_t zones = s().products.back().facts["zones"];

@@ -128,6 +128,37 @@ TEST_F(TableWindow, AnotherColumnStandsInAStripBelowTheCurves) {
   EXPECT_TRUE(chart.xAxis->tickLabels());
 }
 
+TEST_F(TableWindow, PointsThroughTheRadarSeason) {
+  runStep({{"do", "points"},
+           {"plan", "random"},
+           {"over", s().scenes[3].id},
+           {"count", 30},
+           {"seed", 2},
+           {"name", "Thirty"}});
+  openSeason();  // the last kind of chart is that through time
+  w().openTable(q(id(3)));
+  settle();
+  // A table without dates opens with a chart that it has.
+  EXPECT_FALSE(w().findChild<QPushButton*>("chartCurves")->isChecked());
+  EXPECT_TRUE(chartOf<RelationChart>().isVisible());
+  d().click("leaveTable");
+  d().click("pageReadings");
+  choose("readPlaces", "Thirty");
+  auto* layers = d().find<QListWidget>("readLayers");
+  for (int i = 0; i < layers->count(); ++i)
+    layers->item(i)->setCheckState(layers->item(i)->text().startsWith("Heron") ? Qt::Checked
+                                                                               : Qt::Unchecked);
+  choose("zoneRows", "a row a place and date");
+  d().make("primary", "the readings");
+  settle();
+  EXPECT_EQ(book().whole().rows(), 30u * 4 * 2);
+  EXPECT_TRUE(w().findChild<QPushButton*>("chartCurves")->isChecked());
+  auto& chart = chartOf<CurveChart>();
+  ASSERT_TRUE(chart.isVisible());
+  choose("curvesBy", "id");
+  EXPECT_EQ(chart.graphCount(), 30);
+}
+
 TEST_F(TableWindow, SharesOfAClassMapByGroup) {
   runStep(
       {{"do", "threshold"},

@@ -45,7 +45,7 @@ class TableWindow : public RealWindow {
              {"statistics", {"mean"}},
              {"rows", "zones-and-dates"},
              {"name", "Season"}});
-    open(id(4));
+    open(s().products.back().id);
     d().click("chartCurves");
   }
   void settle() {

@@ -148,6 +148,29 @@ TEST_F(TableSteps, JoinsThatCannotBe) {
             std::string::npos);
 }
 
+TEST_F(TableSteps, ReadingsWithARowAPointAndDate) {
+  Scene later = openScene(writeFloats(folder_ / "b.tif", grid_, {ramp()}, {"nir"}));
+  later.name = "Finch later";
+  later.date = "2031-09-01T10:00:00Z";
+  later.bands[0].name = study_.scene(scene_)->scene.bands[0].name;
+  const auto second = study_.addScene(later);
+  const auto id = run({{"do", "readings"},
+                       {"points", points_},
+                       {"from", {scene_, second}},
+                       {"attributes", {beds_}},
+                       {"rows", "points-and-dates"},
+                       {"name", "Long"}});
+  const Table t = tableOf(id);
+  ASSERT_EQ(t.rows.size(), 6u);
+  EXPECT_EQ(t.columns, (Cells{"id", "x", "y", "Beds code", "Beds name", "date", "layer", "value"}));
+  const std::string band = later.bands[0].name;
+  EXPECT_EQ(Cells(t.rows[1].begin() + 3, t.rows[1].end()),
+            (Cells{"8", "right", "2031-07-18", band, "32"}));
+  EXPECT_EQ(Cells(t.rows[4].begin() + 3, t.rows[4].end()),
+            (Cells{"8", "right", "2031-09-01", band, "32"}));
+  EXPECT_EQ(placesOf(id), (std::vector<size_t>{0, 1, 2, 0, 1, 2}));
+}
+
 TEST_F(TableSteps, PointsReadTheColumnsOfPolygonsAndOfTheNearest) {
   const auto points = addPoints({{1.5, 1.5}, {7.5, 1.5}, {12.5, 1.5}, {8, 3}});
   const auto id = run({{"do", "readings"},

@@ -104,12 +104,12 @@ void ReadingsPanel::buildStatistics() {
   pixels_->addItem(txt("by the share that lies inside"), "by-area");
   rows_ = new LongChoice;
   rows_->setObjectName("zoneRows");
-  rows_->addItem(txt("a row a zone"), "zones");
-  rows_->addItem(txt("a row a zone and date"), "zones-and-dates");
+  rows_->addItem(txt("a row a place"));
+  rows_->addItem(txt("a row a place and date"));
   column->addWidget(wrapping(chips, 6));
   column->addWidget(fieldRow(txt("Pixels"), {pixels_}));
-  column->addWidget(fieldRow(txt("Table"), {rows_}));
   box()->addWidget(zones_);
+  box()->addWidget(rowsRow_ = fieldRow(txt("Table"), {rows_}));
 }
 
 void ReadingsPanel::buildTable() {
@@ -142,6 +142,7 @@ void ReadingsPanel::refresh() {
   if (withFeatures_->isChecked()) features_->refresh();
   zones_->setVisible(places_->count() > 0 && !atPoints());
   howRow_->setVisible(atPoints());
+  rowsRow_->setVisible(places_->count() > 0);
   fillTable();
   if (isVisible()) showPlaces();
   Q_EMIT changed();
@@ -269,6 +270,7 @@ Json ReadingsPanel::step() const {
     j["points"] = places;
     if (how_->currentIndex() > 0) j["how"] = how_->currentData().toString().toStdString();
     if (how_->currentData() == "mean") j["window"] = window_->value() | 1;  // an odd one
+    if (rows_->currentIndex() == 1) j["rows"] = "points-and-dates";
     j["name"] = txt("Readings at %1").arg(places_->currentText()).toStdString();
     return j;
   }
@@ -276,7 +278,7 @@ Json ReadingsPanel::step() const {
   j[cells ? "cells" : "outline"] = places;
   j["statistics"] = statistics();
   j["pixels"] = pixels_->currentData().toString().toStdString();
-  j["rows"] = rows_->currentData().toString().toStdString();
+  j["rows"] = rows_->currentIndex() == 1 ? "zones-and-dates" : "zones";
   j["name"] =
       (cells ? txt("Summary of %1") : txt("Summary, %1")).arg(places_->currentText()).toStdString();
   return j;

@@ -40,7 +40,7 @@ class ReadingsPanel : public Panel {
   Latest job_;
   QComboBox *places_, *how_, *pixels_, *rows_;
   QSpinBox* window_;
-  QWidget* howRow_;
+  QWidget *howRow_, *rowsRow_;
   QListWidget* layers_;
   QPushButton *withFeatures_, *openTable_;
   FeaturesPanel* features_;

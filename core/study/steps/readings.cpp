@@ -7,8 +7,10 @@
 #include "base/text.h"
 #include "feature/feature_kind.h"
 #include "grid/crs.h"
+#include "radar/decibels.h"
 #include "sampling/attribute_readings.h"
 #include "sampling/feature_readings.h"
+#include "sampling/zones.h"
 #include "study/steps/step_run.h"
 #include "study/table_places.h"
 
@@ -20,11 +22,22 @@ bool isOfClasses(const Product& p) {
 }
 
 /// Columns, and of each the scene or product that it was read from, by its id, and as which
-/// feature.
+/// feature; its date, and what is the same at all dates of a scene ("" for none).
 struct ReadColumns {
   Readings readings;
   std::vector<Json> sources = {};
+  std::vector<std::string> dates = {}, series = {};
+  void told(const Json& source, const std::string& date, const std::string& sameAtAll) {
+    sources.push_back(source);
+    dates.push_back(date.substr(0, 10));
+    series.push_back(sameAtAll);
+  }
 };
+
+std::string seriesOf(const Scene& s, size_t band) {
+  const bool decibels = backscatterState(s) == ValueState::BackscatterDecibels;
+  return s.bands[band].name + (decibels ? " dB" : "");
+}
 
 /// Scenes give a column a band, with their own conversion; products one. Between classes there is
 /// no mean: the pixel that a place lies in gives its own.
@@ -41,14 +54,14 @@ ReadColumns readLayers(StepRun& r, const std::vector<std::string>& from,
         readings.values.push_back(readBandAt(places, crs, s, b, how));
         readings.distinct.push_back(
             distinctPixels(gridOfBand(s, b), places, crs, readings.values.back()));
-        out.sources.push_back({{"of", from[i]}, {"line", bandLine(s, b)}});
+        out.told({{"of", from[i]}, {"line", bandLine(s, b)}}, s.date, seriesOf(s, b));
       }
     } else {
       const auto& p = r.sourceOf(from[i]);
       add(readings, readAt(places, crs, {{p.file, 1, p.name}}, Progress(),
                            isOfClasses(p) ? ReadingMethod() : how));
       readings.columns.back() = p.name;
-      out.sources.push_back({{"of", from[i]}});
+      out.told({{"of", from[i]}}, p.date, "");
     }
     progress.at(static_cast<double>(i + 1) / static_cast<double>(from.size()));
   }
@@ -69,7 +82,9 @@ ReadColumns readAll(StepRun& r, const std::vector<Place>& places, const std::str
   if (!from.empty()) all = readLayers(r, from, places, crs, how, r.progress().part(0, half));
   if (lines.empty()) return all;
   add(all.readings, readFeaturesAt(places, crs, r.scope(), lines, r.progress().part(half, 1), how));
-  for (const auto& line : lines) all.sources.push_back({{"of", r.step()["scene"]}, {"line", line}});
+  for (size_t i = 0; i < lines.size(); ++i)
+    all.told({{"of", r.step()["scene"]}, {"line", lines[i]}}, r.sceneOf(r.step()["scene"]).date,
+             all.readings.columns[all.readings.columns.size() - lines.size() + i]);
   return all;
 }
 
@@ -89,6 +104,25 @@ void readAttributes(StepRun& r, const Layer& points, const Progress& progress, T
     }
 }
 
+Table withCoordinates(Table table, const std::vector<Place>& places) {
+  table.columns.insert(table.columns.begin() + 1, {"x", "y"});
+  for (size_t i = 0; i < table.rows.size(); ++i)
+    table.rows[i].insert(table.rows[i].begin() + 1, {shortest(places[i].x), shortest(places[i].y)});
+  return table;
+}
+
+/// As zones have it, with one column of values.
+Table aRowADate(const Table& places, const ReadColumns& read) {
+  std::vector<ZoneSummary> layers;
+  for (size_t c = 0; c < read.readings.columns.size(); ++c) {
+    ZoneSummary one{read.readings.columns[c], {"value"}, {read.readings.values[c]}};
+    one.date = read.dates[c];
+    one.series = read.series[c];
+    layers.push_back(std::move(one));
+  }
+  return longTable(places, layers);
+}
+
 Product runReadings(StepRun& r) {
   bool any = false;
   for (const char* field : {"from", "features", "attributes", "nearest"})
@@ -96,18 +130,21 @@ Product runReadings(StepRun& r) {
   if (!any) throw Error("Nothing is chosen to read; choose one or more.");
   const Layer layer = readLayer(r.source("points").file.string());
   const auto places = placesOf(layer);
-  Table table = layer.table;
   const ReadColumns read = readAll(r, places, layer.crs);
-  const size_t own = table.columns.size();
-  appendTo(table, read.readings);
   r.begin(ProductKind::Table, ".csv");
-  for (size_t c = 0; c < read.sources.size(); ++c)
-    noteColumn(table.columns[own + c], read.sources[c], read.readings.values[c],
-               read.readings.distinct[c], r.product.facts);
-  readAttributes(r, layer, r.progress().part(1, 1), table);
-  table.columns.insert(table.columns.begin() + 1, {"x", "y"});
-  for (size_t i = 0; i < table.rows.size(); ++i)
-    table.rows[i].insert(table.rows[i].begin() + 1, {shortest(places[i].x), shortest(places[i].y)});
+  Table table = withCoordinates(layer.table, places);
+  if (r.step().value("rows", "points") == "points-and-dates") {
+    readAttributes(r, layer, r.progress().part(1, 1), table);
+    table = aRowADate(table, read);
+    r.product.facts["places_read"] = places.size();
+  } else {
+    const size_t own = table.columns.size();
+    appendTo(table, read.readings);
+    for (size_t c = 0; c < read.sources.size(); ++c)
+      noteColumn(table.columns[own + c], read.sources[c], read.readings.values[c],
+                 read.readings.distinct[c], r.product.facts);
+    readAttributes(r, layer, r.progress().part(1, 1), table);
+  }
   writeFileAtomically(r.temporary, toCsv(table));
   const Json facts{
       {"rows", table.rows.size()}, {"columns", table.columns}, {"system", crsName(layer.crs)}};
@@ -137,7 +174,12 @@ extern const StepKind readings{
       "The pixel a place lies in, between the four nearest, or the mean of a window; of class maps "
       "always the first",
       {"nearest", "bilinear", "mean"}},
-     {"window", Holds::Whole, false, "Of a mean: pixels across, odd"}},
+     {"window", Holds::Whole, false, "Of a mean: pixels across, odd"},
+     {"rows",
+      Holds::Text,
+      false,
+      "A row a point with a column for each layer, or a row a point and date",
+      {"points", "points-and-dates"}}},
     &runReadings};
 }
 }  // namespace zp

@@ -103,6 +103,7 @@ void ChartPanel::addPage(ChartPage* page, const char* name, const QString& title
 }
 
 void ChartPanel::show(int page) {
+  instead_ = false;
   pages_->setCurrentIndex(page);
   remember();
   refresh();
@@ -123,13 +124,24 @@ void ChartPanel::refresh() {
   const int kind = choices.contains("kind") && choices["kind"].is_number_integer()
                        ? choices["kind"].get<int>()
                        : 0;
-  pages_->setCurrentIndex(std::clamp(kind, 0, pages_->count() - 1));
-  kinds_->buttons()[pages_->currentIndex()]->setChecked(true);
-  page().refresh(choices);
-  redraw();
+  const bool opened = book_.shown().rows() > 0 && opened_ != book_.product()->id;
+  if (opened) opened_ = book_.product()->id;
+  instead_ = instead_ && !opened;
+  const bool drawn = draw(instead_ ? 0 : std::clamp(kind, 0, pages_->count() - 1), choices);
+  if (drawn || !opened) return;
+  // Another table, of which the last kind of chart tells nothing.
+  instead_ = true;
+  draw(0, choices);
 }
 
-void ChartPanel::redraw() {
+bool ChartPanel::draw(int kind, const Json& choices) {
+  pages_->setCurrentIndex(kind);
+  kinds_->buttons()[kind]->setChecked(true);
+  page().refresh(choices);
+  return redraw();
+}
+
+bool ChartPanel::redraw() {
   for (auto* one : all_)
     if (one != &page() && one->beside() != nullptr) one->beside()->hide();
   const bool drawn = book_.shown().rows() > 0 && page().redraw();
@@ -142,13 +154,14 @@ void ChartPanel::redraw() {
                      ? txt("There is no such column; read layers at the places, or add one by a "
                            "formula.")
                      : page().said());
-  if (!drawn) return;
+  if (!drawn) return false;
   showChoice();
   const auto shown = page().colours();
   std::vector<QColor> byRow;
   if (!shown.empty()) byRow.resize(book_.chosen().size());
   for (size_t r = 0; r < shown.size(); ++r) byRow[book_.shown().origin[r]] = shown[r];
   Q_EMIT coloured(byRow);
+  return drawn;
 }
 
 void ChartPanel::showChoice() {

@@ -24,13 +24,16 @@ class ChartPanel : public QWidget {
   QLayout* buildFoot();
   void show(int page);
   void refresh();
-  void redraw();
+  bool redraw();
+  bool draw(int kind, const Json& choices);
   void remember();
   void showChoice();
   void makePicture(Json step);
   void save();
 
   Workbench& bench_;
+  std::string opened_;    // the table
+  bool instead_ = false;  // of the last kind of chart, which tells nothing of this table
   TableBook& book_;
   QButtonGroup* kinds_;
   QWidget* chips_;

@@ -84,7 +84,7 @@ std::string CurvesPage::layerOf(size_t row) const {
 /// Backscatter is averaged as power, whatever it is told in: of a layer in decibels its own
 /// statistics, but not what was joined beside them.
 bool CurvesPage::inDecibels(const Column& value) const {
-  static const QRegularExpression own("^(mean|median|min|max|p[0-9.]+)$"),
+  static const QRegularExpression own("^(value|mean|median|min|max|p[0-9.]+)$"),
       named(" dB(_(mean|median|min|max|p[0-9.]+))?$");
   const QString from = q(value.from);
   return (layer_->currentText().endsWith(" dB") && own.match(from).hasMatch()) ||
@@ -128,8 +128,8 @@ bool CurvesPage::redraw() {
   if (y == nullptr) return false;
   if (date == nullptr) {
     said_ =
-        txt("There is no column of dates; summarise scenes of several dates in zones, a row a "
-            "zone and date.");
+        txt("There is no column of dates; read or summarise scenes of several dates with a row a "
+            "place and date.");
     return false;
   }
   curves_ = seasonCurves(rowsOf(*y, *date, nullptr), along());
