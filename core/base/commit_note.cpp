@@ -131,6 +131,21 @@ fs::path temporaryFor(const fs::path& target) {
                                         target.filename().string());
 }
 
+std::string targetNameOf(const fs::path& file) {
+  std::string name = file.filename().string();
+  // The mark, the process, when it started, a number; a file may be one of one.
+  while (name.rfind(kMark, 0) == 0) {
+    size_t at = std::string_view(kMark).size();
+    for (int part = 0; part < 3 && at != std::string::npos; ++part) {
+      at = name.find('-', at);
+      if (at != std::string::npos) ++at;
+    }
+    if (at == std::string::npos) break;
+    name = name.substr(at);
+  }
+  return name;
+}
+
 void flushToDisk(const fs::path& file) {
   const int fd = open(file.c_str(), O_RDONLY | O_CLOEXEC);
   if (fd < 0) return;

@@ -31,6 +31,8 @@ std::error_code carryOut(const std::vector<FileMove>& moves);
 
 /// A name for a file of this run beside a target; swept once the run is over.
 std::filesystem::path temporaryFor(const std::filesystem::path& target);
+/// The name of the target of such a file; of any other, its own.
+std::string targetNameOf(const std::filesystem::path& file);
 std::filesystem::path folderOf(const std::filesystem::path& file);
 
 /// Error when what was written does not reach the disk.

@@ -166,16 +166,19 @@ void copyFile(const fs::path& file, const fs::path& target) {
   outputs.commit();
 }
 
+void writeUnseen(const fs::path& file, std::string_view bytes) {
+  std::ofstream out(file, std::ios::binary);
+  out.write(bytes.data(), static_cast<std::streamsize>(bytes.size()));
+  out.close();
+  if (!out)
+    throw Error("“{}” could not be written; free some space on the disk and try again.",
+                targetNameOf(file));
+}
+
 void writeFileAtomically(const fs::path& target, const std::string& text) {
   Outputs outputs(true);
   const fs::path temporary = outputs.add(target);
-  {
-    std::ofstream out(temporary, std::ios::binary);
-    out.write(text.data(), static_cast<std::streamsize>(text.size()));
-    out.close();
-    if (!out)
-      throw Error("“{}” could not be written; check the space on the disk.", target.string());
-  }
+  writeUnseen(temporary, text);
   outputs.commit();
 }
 

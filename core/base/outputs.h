@@ -1,5 +1,6 @@
 #pragma once
 #include <filesystem>
+#include <string_view>
 #include <vector>
 
 #include "base/commit_note.h"
@@ -43,6 +44,9 @@ class Outputs {
 /// existing file there is replaced; Error when it is the same file.
 void copyFile(const std::filesystem::path& file, const std::filesystem::path& target);
 
+/// Writes a file that nobody else sees yet; Error, by the name of what it is to become, when not
+/// all of it could be written.
+void writeUnseen(const std::filesystem::path& file, std::string_view bytes);
 /// Writes a text file in one step (temporary name, flush to disk, rename).
 void writeFileAtomically(const std::filesystem::path& target, const std::string& text);
 

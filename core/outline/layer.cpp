@@ -5,12 +5,14 @@
 #include <ogrsf_frmts.h>
 
 #include <algorithm>
+#include <atomic>
 #include <cstring>
 #include <fstream>
 
 #include "base/csv.h"
 #include "base/disk_space.h"
 #include "base/error.h"
+#include "base/outputs.h"
 #include "base/text.h"
 #include "grid/dataset.h"
 #include "grid/gdal_start.h"
@@ -289,6 +291,30 @@ class SameDay {
 };
 }  // namespace
 
+namespace {
+/// GDAL says nothing when the disk is full while it writes a text: so it is written here, and from
+/// here by ourselves.
+class MemoryFile {
+ public:
+  explicit MemoryFile(const fs::path& target) {
+    static std::atomic<int> counter{0};
+    path_ = fmt::format("/vsimem/zp-{}{}", counter++, target.extension().string());
+  }
+  ~MemoryFile() { VSIUnlink(path_.c_str()); }
+  MemoryFile(const MemoryFile&) = delete;
+  MemoryFile& operator=(const MemoryFile&) = delete;
+  const std::string& path() const { return path_; }
+  std::string_view bytes() const {
+    vsi_l_offset size = 0;
+    const GByte* data = VSIGetMemFileBuffer(path_.c_str(), &size, FALSE);
+    return {reinterpret_cast<const char*>(data), static_cast<size_t>(size)};
+  }
+
+ private:
+  std::string path_;
+};
+}  // namespace
+
 void writeLayer(const fs::path& temporary, const fs::path& target, const Layer& layer,
                 const std::vector<FieldType>& types) {
   if (lowered(target.extension().string()) == ".csv") return writeCsvPoints(temporary, layer);
@@ -297,8 +323,12 @@ void writeLayer(const fs::path& temporary, const fs::path& target, const Layer& 
   if (driver == "KML" && layer.crs.empty())
     throw Error("Without a reference system the places have no longitude and latitude for KML.");
   const auto& columns = layer.table.columns;
-  putLayer(createVector(temporary, driver, columns.empty() ? "" : columns[0]), driver, temporary,
-           layer, types);
+  const std::string first = columns.empty() ? "" : columns[0];
+  if (driver != "GeoJSON" && driver != "KML")
+    return putLayer(createVector(temporary, driver), driver, temporary, layer, types);
+  const MemoryFile text(target);
+  putLayer(createVector(text.path(), driver, first), driver, temporary, layer, types);
+  writeUnseen(temporary, text.bytes());
 }
 
 std::vector<Sentence> lostIn(const fs::path& target, const Table& table) {

@@ -58,5 +58,27 @@ TEST_F(FullDisk, PointsAndTablesToo) {
   EXPECT_FALSE(fs::exists(folder_ / "r.csv"));
 }
 
+/// GDAL by itself says nothing of texts that do not fit.
+TEST_F(FullDisk, LayersInEveryFormatToo) {
+  {
+    std::ofstream big(folder_ / "big.csv");
+    big << "id,x,y,name\n";
+    for (int i = 0; i < 20'000; ++i)
+      big << i << ',' << 500'000 + i << ',' << 5'000'000 + i << ",name " << i << '\n';
+  }
+  for (const char* out : {"t.csv", "t.gpkg", "t.geojson", "t.shp", "t.kml"}) {
+    const std::string call =
+        std::string("table big.csv --x x --y y --system EPSG:32627 --replace --out ") + out;
+    ASSERT_EQ(run(100000, call + " --where 'id < 10'"), 0) << err();
+    const auto before = folder_.names();
+    const std::string old = textOf(folder_ / out);
+    EXPECT_EQ(run(60, call), 1) << out;
+    EXPECT_NE(err().find("free some space"), std::string::npos) << out << ": " << err();
+    EXPECT_EQ(err().find(".zpatch-"), std::string::npos) << err();
+    EXPECT_EQ(folder_.names(), before) << out;
+    EXPECT_EQ(textOf(folder_ / out), old) << out;
+  }
+}
+
 }  // namespace
 }  // namespace zp

@@ -128,6 +128,33 @@ TEST_F(Killed, FilesInTwoFoldersAreOldOrNewTogether) {
   }
 }
 
+TEST_F(Killed, AShapefileIsOldOrNewWithAllItsParts) {
+  std::ofstream(folder_ / "old.csv") << "name,x,y\nold,500000,5000000\nold,500010,5000000\n";
+  std::ofstream(folder_ / "new.csv") << "name,x,y\nnew,500020,5000020\n";
+  const auto from = [](const char* csv) {
+    return std::string("table ") + csv + " --x x --y y --system EPSG:32627 --out p.shp --replace";
+  };
+  int olds = 0, news = 0;
+  for (int at = 1;; ++at) {
+    ASSERT_LT(at, 400);
+    ASSERT_EQ(run(from("old.csv")), 0) << textOf(logs_ / "err");
+    const int code =
+        run(from("new.csv"), "LD_PRELOAD=" ZP_KILLER " ZP_KILL_AT=" + std::to_string(at));
+    ASSERT_EQ(run("threshold s.tif --at 5 --names x,y --replace --out next.tif"), 0);
+    const Layer layer = readLayer((folder_ / "p.shp").string());
+    const std::string name = layer.table.rows.at(0)[layer.table.column("name")];
+    const bool isNew = name == "new";
+    (isNew ? news : olds)++;
+    ASSERT_EQ(layer.shapes.size(), isNew ? 1u : 2u) << at;
+    EXPECT_EQ(layer.shapes[0].points.at(0).x, isNew ? 500020 : 500000) << at;
+    EXPECT_EQ(crsName(layer.crs), "EPSG:32627") << at;
+    for (const auto& n : folder_.names()) EXPECT_NE(n.rfind(".zpatch-", 0), 0u) << at << n;
+    if (code == 0) break;
+  }
+  EXPECT_GT(olds, 0);
+  EXPECT_GT(news, 1);
+}
+
 TEST_F(Killed, ANoteFromAStrangerTouchesNothingElse) {
   // What a note may not do: reach out of its folder, or put in place what no run of ours left.
   Folder elsewhere;
