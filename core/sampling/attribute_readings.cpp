@@ -33,6 +33,10 @@ AttributeReadings readAttributesAt(const Layer& points, const Layer& other, cons
   if (std::all_of(other.shapes.begin(), other.shapes.end(),
                   [](const Shape& s) { return s.empty(); }))
     throw Error("“{}” has no places, so nothing of it can be read.", name);
+  if (which == Attributes::OfPolygonAround &&
+      std::all_of(other.shapes.begin(), other.shapes.end(),
+                  [](const Shape& s) { return s.rings.empty(); }))
+    throw Error("“{}” has no polygons for a point to lie in; read its nearest instead.", name);
   const bool degrees = !points.crs.empty() && crsIsGeographic(points.crs) && !other.crs.empty() &&
                        !crsIsGeographic(other.crs);
   const bool moved = which == Attributes::OfNearest && degrees;

@@ -63,10 +63,18 @@ void notePlaces(const TablePlaces& places, Table& table, Json& facts) {
 
 void noteColumn(const std::string& column, const Json& source, const std::vector<double>& values,
                 size_t pixels, Json& facts) {
+  facts["sources"][column] = source;
+  addDistinct(column, values, pixels, facts);
+}
+
+void addDistinct(const std::string& column, const std::vector<double>& values, size_t pixels,
+                 Json& facts) {
   const auto empty = static_cast<size_t>(
       std::count_if(values.begin(), values.end(), [](double v) { return std::isnan(v); }));
-  facts["sources"][column] = source;
-  facts["distinct_pixels"][column] = {{"values", values.size() - empty}, {"pixels", pixels}};
+  Json& counts = facts["distinct_pixels"][column];
+  if (counts.is_null()) counts = {{"values", size_t{0}}, {"pixels", size_t{0}}};
+  counts["values"] = counts["values"].get<size_t>() + values.size() - empty;
+  counts["pixels"] = counts["pixels"].get<size_t>() + pixels;
 }
 
 void keepColumnNotes(const Product& before,

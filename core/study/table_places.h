@@ -25,6 +25,10 @@ void notePlaces(const TablePlaces& places, Table& table, Json& facts);
 void noteColumn(const std::string& column, const Json& source, const std::vector<double>& values,
                 size_t pixels, Json& facts);
 
+/// The same of the pixels alone, of a column that several layers share: each has pixels of its own.
+void addDistinct(const std::string& column, const std::vector<double>& values, size_t pixels,
+                 Json& facts);
+
 /// Keeps what was known of columns in the facts of a table that was made from another. `columns`:
 /// the name before and after of each that is there still; `sameRows`: no row went or came.
 void keepColumnNotes(const Product& before,

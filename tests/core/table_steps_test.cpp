@@ -169,6 +169,8 @@ TEST_F(TableSteps, ReadingsWithARowAPointAndDate) {
   EXPECT_EQ(Cells(t.rows[4].begin() + 3, t.rows[4].end()),
             (Cells{"8", "right", "2031-09-01", band, "32"}));
   EXPECT_EQ(placesOf(id), (std::vector<size_t>{0, 1, 2, 0, 1, 2}));
+  // Two of the points share a pixel, at both dates.
+  EXPECT_EQ(product(id).facts["distinct_pixels"]["value"], (Json{{"values", 6}, {"pixels", 4}}));
 }
 
 TEST_F(TableSteps, PointsReadTheColumnsOfPolygonsAndOfTheNearest) {

@@ -230,6 +230,11 @@ Json TrainedPanel::chosenFeatures() {
 void TrainedPanel::offerMethod() {
   const auto* s = bench_.currentScene();
   method_->offer({trainedClasses(), &s->scene}, s->id);
+  if (missing().isEmpty()) try {
+      noteFound(step());
+    } catch (const Error&) {
+      // Half typed.
+    }
   choseAgain();
 }
 
@@ -246,17 +251,20 @@ QString TrainedPanel::choiceOf(const Json& step) const {
       .arg(study.revisionOf(step.value("kept", "")));
 }
 
+/// What one finds with a scene, noted at once: what is chosen a moment later is another thing.
+void TrainedPanel::noteFound(const Json& step) {
+  const auto scene = step.at("scene").get<std::string>();
+  if (before_ && scene == sceneBefore_) return;
+  const Product* map = newestTrainedMap(bench_.study());
+  if (!before_ && (map == nullptr || bench_.study().outOfDate(*map))) askedFor_ = true;
+  before_ = choiceOf(step);
+  sceneBefore_ = scene;
+}
+
 /// What one finds is tried only where there is no map of it yet; what one chooses always.
 bool TrainedPanel::worthTrying(const Json& step) {
-  const QString now = choiceOf(step);
-  const auto scene = step.at("scene").get<std::string>();
-  if (std::exchange(askedFor_, false)) return true;
-  if (before_ && scene == sceneBefore_) return now != *before_;
-  const bool first = !before_;
-  before_ = now;
-  sceneBefore_ = scene;
-  const Product* map = newestTrainedMap(bench_.study());
-  return first && (map == nullptr || bench_.study().outOfDate(*map));
+  noteFound(step);
+  return std::exchange(askedFor_, false) || choiceOf(step) != *before_;
 }
 
 void TrainedPanel::act() {

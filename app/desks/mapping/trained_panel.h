@@ -39,6 +39,7 @@ class TrainedPanel : public Panel {
   void choseAgain();
   void saveModel();
   QString choiceOf(const Json& step) const;
+  void noteFound(const Json& step);
   bool worthTrying(const Json& step);
   void tryOut();
   void showProgress(bool busy);

@@ -111,11 +111,13 @@ Table withCoordinates(Table table, const std::vector<Place>& places) {
   return table;
 }
 
+constexpr const char* kValue = "value";
+
 /// As zones have it, with one column of values.
 Table aRowADate(const Table& places, const ReadColumns& read) {
   std::vector<ZoneSummary> layers;
   for (size_t c = 0; c < read.readings.columns.size(); ++c) {
-    ZoneSummary one{read.readings.columns[c], {"value"}, {read.readings.values[c]}};
+    ZoneSummary one{read.readings.columns[c], {kValue}, {read.readings.values[c]}};
     one.date = read.dates[c];
     one.series = read.series[c];
     layers.push_back(std::move(one));
@@ -137,6 +139,8 @@ Product runReadings(StepRun& r) {
     readAttributes(r, layer, r.progress().part(1, 1), table);
     table = aRowADate(table, read);
     r.product.facts["places_read"] = places.size();
+    for (size_t c = 0; c < read.sources.size(); ++c)
+      addDistinct(kValue, read.readings.values[c], read.readings.distinct[c], r.product.facts);
   } else {
     const size_t own = table.columns.size();
     appendTo(table, read.readings);

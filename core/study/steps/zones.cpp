@@ -139,6 +139,9 @@ Product runZones(StepRun& r) {
   writeFileAtomically(r.temporary, toCsv(table));
   r.product.facts = {
       {"rows", table.rows.size()}, {"columns", table.columns}, {"zones", polygons.shapes.size()}};
+  for (const auto& s : all)
+    for (size_t c = 0; dates && c < s.columns.size(); ++c)
+      addDistinct(s.columns[c], s.values[c], s.distinct, r.product.facts);
   if (!dates) noteColumns(all, table, polygons.table.columns.size(), r.product.facts);
   if (const Json empty = withoutPixels(all); !empty.empty())
     r.product.facts["without_pixels"] = empty;
