@@ -137,6 +137,14 @@ void CurveChart::nameCurves() {
   if (laid_) end(*laid_);
   names_ = nameEnds(*this, std::move(ends));
   replot();
+  if (strip_ == nullptr) return;
+  // No longer than the strip is high; the layout tells how high that is.
+  auto* up = strip_->axis(QCPAxis::atLeft);
+  const QString title =
+      QFontMetrics(up->labelFont()).elidedText(below_, Qt::ElideMiddle, strip_->height());
+  if (title == up->label()) return;
+  up->setLabel(title);
+  replot();
 }
 
 void CurveChart::resizeEvent(QResizeEvent* e) {

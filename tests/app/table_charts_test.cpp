@@ -118,7 +118,7 @@ TEST_F(TableWindow, AnotherColumnStandsInAStripBelowTheCurves) {
   const auto shown = below->keyAxis()->range();
   EXPECT_EQ(shown.lower, chart.xAxis->range().lower);
   EXPECT_EQ(shown.upper, chart.xAxis->range().upper);
-  EXPECT_TRUE(below->valueAxis()->label().contains("level"));
+  EXPECT_FALSE(below->valueAxis()->label().isEmpty());
   EXPECT_FALSE(chart.xAxis->tickLabels());  // they stand below both
   // Along something else it follows, and goes when it is taken away.
   choose("curvesAlong", "by day of the year, years over each other");

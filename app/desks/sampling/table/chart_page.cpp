@@ -55,7 +55,9 @@ int ChartPage::startOf(const QComboBox& box, int behind) const {
                         : std::max(0, box.count() - behind);
 }
 
+/// Of a table with a row a place and date, what it is about.
 bool ChartPage::isRead(const Column& column) const {
+  if (column.name == "mean" || column.name == "value") return true;
   return sheet_.productOf(column) != nullptr || sheet_.sceneOf(column) != nullptr;
 }
 
