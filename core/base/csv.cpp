@@ -196,7 +196,7 @@ Table readCsv(const std::filesystem::path& file, const CsvDialect& dialect, size
   auto in = opened(file);
   Reader reader(in, dialect.separator);
   const auto head = reader.next();
-  if (!head) throw Error("“{}” is empty.", file.filename().string());
+  if (!head) throw Error("The table is empty.");
   Table table{namesFrom(*head), {}};
   while (table.rows.size() < most) {
     auto cells = reader.next();
@@ -205,7 +205,7 @@ Table readCsv(const std::filesystem::path& file, const CsvDialect& dialect, size
       throw Error("Line {} has {} cells where the first has {}.", reader.line(), cells->size(),
                   table.columns.size());
     if (table.rows.size() == limit)
-      throw Error("“{}” has more than {} rows; divide it first.", file.filename().string(), limit);
+      throw Error("The table has more than {} rows; divide it first.", limit);
     if (dialect.decimal == ',')
       for (auto& cell : *cells) readDecimal(cell);
     table.rows.push_back(std::move(*cells));
