@@ -9,6 +9,7 @@ constexpr double kDay = 86'400;
 }
 
 CurveChart::CurveChart(QWidget* parent) : BrushedChart(parent) {
+  edges_ = new QCPMarginGroup(this);
   setObjectName("curveChart");
   setAccessibleName(txt("Values through time"));
   axisRect()->setMinimumMargins(QMargins(0, 0, kEndNameWidth, 0));
@@ -62,8 +63,8 @@ void CurveChart::setStrip(bool on) {
     strip_ = new QCPAxisRect(this);
     plotLayout()->addElement(1, 0, strip_);
     plotLayout()->setRowStretchFactor(1, kHeight);
-    auto* edges = new QCPMarginGroup(this);
-    for (auto* rect : {axisRect(), strip_}) rect->setMarginGroup(QCP::msLeft | QCP::msRight, edges);
+    for (auto* rect : {axisRect(), strip_})
+      rect->setMarginGroup(QCP::msLeft | QCP::msRight, edges_);
     strip_->setMinimumMargins(axisRect()->minimumMargins());
     restyle();
   }

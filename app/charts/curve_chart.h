@@ -43,6 +43,7 @@ class CurveChart : public BrushedChart {
   std::optional<DrawnCurve> laid_;
   Along along_ = Along::Date;
   QCPAxisRect* strip_ = nullptr;
+  QCPMarginGroup* edges_;        // of both
   QString across_, up_, below_;  // the titles of the axes
   std::vector<QCPItemText*> names_;
 };

@@ -13,8 +13,8 @@ namespace {
 constexpr qsizetype kMany = 5000;
 
 /// The many dots of a big table are small squares, which are painted fast.
-void drawDots(QCPGraph& graph, const QVector<double>& x, const QVector<double>& y, const QColor& colour,
-          double size, bool many) {
+void drawDots(QCPGraph& graph, const QVector<double>& x, const QVector<double>& y,
+              const QColor& colour, double size, bool many) {
   constexpr double kSmall = 2.5;
   graph.setAntialiasedScatters(!many);
   graph.setScatterStyle(many ? QCPScatterStyle(QCPScatterStyle::ssSquare, Qt::NoPen, colour, kSmall)
@@ -39,7 +39,7 @@ void RelationChart::addDots() {
   }
   for (const auto& [colour, places] : byColour)
     drawDots(*dots(), places.first, places.second, QColor::fromRgba(colour), 6,
-         static_cast<qsizetype>(x_.size()) > kMany);
+             static_cast<qsizetype>(x_.size()) > kMany);
 }
 
 void RelationChart::addLine(const Line& line) {
@@ -90,8 +90,8 @@ void RelationChart::choose(const std::vector<bool>& chosen) {
     }
   if (rings_ != nullptr) {
     const bool many = xs.size() > kMany;
-    drawDots(*rings_, many ? QVector<double>() : xs, many ? QVector<double>() : ys, tokens().text, 10,
-         many);
+    drawDots(*rings_, many ? QVector<double>() : xs, many ? QVector<double>() : ys, tokens().text,
+             10, many);
     drawDots(*inner_, xs, ys, tokens().accent, 7, many);
   }
   replot();

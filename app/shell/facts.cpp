@@ -322,9 +322,8 @@ QString productFacts(const Study& study, const Product& p) {
   for (const auto& [label, text] : faceOf(p.kind).facts(p)) addRow(html, label, text);
   const QFileInfo file(q(p.file.string()));
   addRow(html, txt("File"),
-         txt("%1, %2")
-             .arg(file.fileName().toHtmlEscaped(),
-                  languageOfWords().formattedDataSize(file.size(), 1, QLocale::DataSizeIecFormat)));
+         file.fileName().toHtmlEscaped() + ", " +
+             languageOfWords().formattedDataSize(file.size(), 1, QLocale::DataSizeIecFormat));
   return html + "</table>";
 }
 

@@ -361,7 +361,8 @@ void MapView::paintShapes(QPainter& p) {
       for (const auto& place : line) along << toScreen(place);
       path.addPolygon(along);
     }
-    if (!path.boundingRect().intersects(rect())) continue;
+    // A line that runs level has no height.
+    if (!path.boundingRect().adjusted(-1, -1, 1, 1).intersects(rect())) continue;
     QColor fill = s.colour;
     fill.setAlpha(70);
     p.setBrush(s.filled && s.shape.lines.empty() ? QBrush(fill) : QBrush(Qt::NoBrush));

@@ -65,7 +65,8 @@ struct ReadingsArguments {
 /// Of vector layers: columns beside those of a table of the same places.
 std::vector<AttributeReadings> readAttributes(const ReadingsArguments& a, const Layer& layer,
                                               const std::vector<Place>& places,
-                                              std::vector<std::string> taken) {
+                                              std::vector<std::string> taken,
+                                              const Progress& progress) {
   Layer points{layer.name, layer.crs, {}, {}};
   for (const Place& p : places) points.shapes.push_back({{}, {p}});
   std::vector<AttributeReadings> all;
@@ -73,7 +74,7 @@ std::vector<AttributeReadings> readAttributes(const ReadingsArguments& a, const 
                                      std::pair{&a.nearest, Attributes::OfNearest}})
     for (const auto& name : *names) {
       const std::string stem = fileOfLayer(name).stem().string();
-      all.push_back(readAttributesAt(points, readLayer(name), stem, which, taken));
+      all.push_back(readAttributesAt(points, readLayer(name), stem, which, taken, progress));
       taken.insert(taken.end(), all.back().columns.begin(), all.back().columns.end());
     }
   return all;
@@ -94,7 +95,7 @@ Json runReadings(const ReadingsArguments& a, const Progress& progress) {
       readAll(a.sources, scope, places, layer.crs, readingMethod(a.how, a.window), progress);
   Table table = layer.table;
   appendTo(table, values);
-  const auto attributes = readAttributes(a, layer, places, table.columns);
+  const auto attributes = readAttributes(a, layer, places, table.columns, progress.part(1, 1));
   const auto withAttributes = [&](Table& all) {
     for (const auto& one : attributes) appendTo(all, one);
   };
@@ -132,8 +133,8 @@ Call readings(CLI::App& app) {
                    "Polygons whose columns are told of the one a point lies in: FILE or FILE:LAYER")
       ->allow_extra_args(false);
   call->add_option("--nearest", a->nearest,
-                   "Polygons or points whose columns are told of the nearest, and its distance in "
-                   "metres")
+                   "Polygons, lines or points whose columns are told of the nearest, and its "
+                   "distance in metres")
       ->allow_extra_args(false);
   call->add_option("--how", a->how,
                    "The pixel a point lies in (nearest), between the four nearest (bilinear), or "

@@ -120,6 +120,15 @@ TEST_F(TableWindow, AnotherColumnStandsInAStripBelowTheCurves) {
   EXPECT_EQ(shown.upper, chart.xAxis->range().upper);
   EXPECT_FALSE(below->valueAxis()->label().isEmpty());
   EXPECT_FALSE(chart.xAxis->tickLabels());  // they stand below both
+  const auto out = folder_ / "strip.png";
+  whenAskedForAFile(out);
+  d().click("chartOut");
+  ASSERT_TRUE(fs::exists(out));
+  if (const char* kept = std::getenv("ZP_LOOK")) {
+    fs::create_directories(kept);
+    fs::copy_file(out, fs::path(kept) / "strip.png", fs::copy_options::overwrite_existing);
+  }
+  EXPECT_TRUE(chart.hasStrip());
   // Along something else it follows, and goes when it is taken away.
   choose("curvesAlong", "by day of the year, years over each other");
   EXPECT_TRUE(chart.hasStrip());

@@ -48,6 +48,29 @@ class ViewWindow : public RealWindow {
   }
 };
 
+TEST_F(ViewWindow, LinesAreDrawnOpenAndLevelOnesToo) {
+  d().settle();
+  const auto at = [&](double x, double y) { return v().toMap(QPointF(x, y)); };
+  ViewShape level, bent;
+  level.shape.lines = {{at(100, 200), at(300, 200)}};
+  bent.shape.lines = {{at(100, 300), at(300, 300), at(300, 400)}};
+  for (auto* shape : {&level, &bent}) {
+    shape->colour = QColor(255, 0, 255);
+    shape->width = 3;
+    shape->filled = true;  // there is nothing to fill
+  }
+  v().setShapes({level, bent});
+  const QImage image = shot();
+  const auto drawn = [&](int x, int y) {
+    const QColor c = image.pixelColor(x, y);
+    return c.red() > 200 && c.green() < 60 && c.blue() > 200;
+  };
+  EXPECT_TRUE(drawn(200, 200));
+  EXPECT_TRUE(drawn(200, 300));
+  EXPECT_TRUE(drawn(300, 350));
+  EXPECT_FALSE(drawn(200, 350));  // no way back to its start, and no area
+}
+
 TEST_F(ViewWindow, SideBySideIsTheSamePlaceAtTheSameScale) {
   showTwo();
   Picture same = v().front();

@@ -72,16 +72,17 @@ std::vector<std::string> listIn(const Json& step, const char* field) {
   return step.value(field, std::vector<std::string>());
 }
 
-ReadColumns readAll(StepRun& r, const std::vector<Place>& places, const std::string& crs) {
+ReadColumns readAll(StepRun& r, const std::vector<Place>& places, const std::string& crs,
+                    const Progress& progress) {
   const auto from = listIn(r.step(), "from"), lines = listIn(r.step(), "features");
   if (!lines.empty() && !r.step().contains("scene"))
     throw Error("Say whose features are read; this step names no scene.");
   const auto how = readingMethod(r.step().value("how", "nearest"), r.step().value("window", 3));
   const double half = lines.empty() ? 1 : from.empty() ? 0 : 0.5;
   ReadColumns all;
-  if (!from.empty()) all = readLayers(r, from, places, crs, how, r.progress().part(0, half));
+  if (!from.empty()) all = readLayers(r, from, places, crs, how, progress.part(0, half));
   if (lines.empty()) return all;
-  add(all.readings, readFeaturesAt(places, crs, r.scope(), lines, r.progress().part(half, 1), how));
+  add(all.readings, readFeaturesAt(places, crs, r.scope(), lines, progress.part(half, 1), how));
   for (size_t i = 0; i < lines.size(); ++i)
     all.told({{"of", r.step()["scene"]}, {"line", lines[i]}}, r.sceneOf(r.step()["scene"]).date,
              all.readings.columns[all.readings.columns.size() - lines.size() + i]);
@@ -90,12 +91,16 @@ ReadColumns readAll(StepRun& r, const std::vector<Place>& places, const std::str
 
 /// Columns of outlines, cells and points, and of each how many places have none or several.
 void readAttributes(StepRun& r, const Layer& points, const Progress& progress, Table& table) {
+  const auto all = static_cast<double>(listIn(r.step(), "attributes").size() +
+                                       listIn(r.step(), "nearest").size());
+  double done = 0;
   for (const auto& [field, which] : {std::pair{"attributes", Attributes::OfPolygonAround},
                                      std::pair{"nearest", Attributes::OfNearest}})
     for (const auto& id : listIn(r.step(), field)) {
       const auto other = r.rowsOf(id);
-      const auto read =
-          readAttributesAt(points, other.layer, other.name, which, table.columns, progress);
+      const auto read = readAttributesAt(points, other.layer, other.name, which, table.columns,
+                                         progress.part(done / all, (done + 1) / all));
+      ++done;
       appendTo(table, read);
       if (!read.distance.empty())
         r.product.facts["sources"][read.distance] = {{"of", id}, {"unit", "m"}};
@@ -132,11 +137,14 @@ Product runReadings(StepRun& r) {
   if (!any) throw Error("Nothing is chosen to read; choose one or more.");
   const Layer layer = readLayer(r.source("points").file.string());
   const auto places = placesOf(layer);
-  const ReadColumns read = readAll(r, places, layer.crs);
+  const bool attributes =
+      !listIn(r.step(), "attributes").empty() || !listIn(r.step(), "nearest").empty();
+  const double split = attributes ? 0.6 : 1;
+  const ReadColumns read = readAll(r, places, layer.crs, r.progress().part(0, split));
   r.begin(ProductKind::Table, ".csv");
   Table table = withCoordinates(layer.table, places);
   if (r.step().value("rows", "points") == "points-and-dates") {
-    readAttributes(r, layer, r.progress().part(1, 1), table);
+    readAttributes(r, layer, r.progress().part(split, 1), table);
     table = aRowADate(table, read);
     r.product.facts["places_read"] = places.size();
     for (size_t c = 0; c < read.sources.size(); ++c)
@@ -147,7 +155,7 @@ Product runReadings(StepRun& r) {
     for (size_t c = 0; c < read.sources.size(); ++c)
       noteColumn(table.columns[own + c], read.sources[c], read.readings.values[c],
                  read.readings.distinct[c], r.product.facts);
-    readAttributes(r, layer, r.progress().part(1, 1), table);
+    readAttributes(r, layer, r.progress().part(split, 1), table);
   }
   writeFileAtomically(r.temporary, toCsv(table));
   const Json facts{

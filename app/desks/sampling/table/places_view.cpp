@@ -32,6 +32,11 @@ bool meets(const Shape& shape, const QRectF& box) {
     area.addPolygon(edge);
     area.closeSubpath();
   }
+  for (const auto& line : shape.lines) {
+    QPolygonF along;
+    for (const Place& p : line) along << QPointF(p.x, p.y);
+    area.addPolygon(along);
+  }
   return area.intersects(box);
 }
 }  // namespace
@@ -125,9 +130,9 @@ void PlacesView::light() {
       if (lit[i] != now) continue;
       const QColor plain = colours[i].isValid() ? colours[i] : QColor(255, 255, 255, 170);
       for (const Place& p : shapes_[i].points) points.push_back({p, plain, {}, now});
-      if (shapes_[i].rings.empty()) continue;
+      if (shapes_[i].rings.empty() && shapes_[i].lines.empty()) continue;
       ViewShape area;
-      area.shape = {shapes_[i].rings, {}};
+      area.shape = {shapes_[i].rings, {}, shapes_[i].lines};
       area.colour = now ? tokens().accent : plain;
       area.filled = now;
       area.width = now ? 2 : 1;
