@@ -25,8 +25,10 @@ std::vector<QCPItemText*> nameEnds(QCustomPlot& chart, std::vector<EndName> ends
     name->setColor(ends[i].colour);
     name->setText(QFontMetrics(font).elidedText(ends[i].text, Qt::ElideRight, kEndNameWidth - 10));
     name->setPositionAlignment(Qt::AlignLeft | Qt::AlignVCenter);
-    name->position->setType(QCPItemPosition::ptAbsolute);
-    name->position->setCoords(rect->right() + 8, y);
+    // With the axes: a picture that is saved has room for words above them.
+    name->position->setType(QCPItemPosition::ptAxisRectRatio);
+    name->position->setCoords((rect->width() + 8.0) / std::max(1, rect->width()),
+                              (y - rect->top()) / std::max(1, rect->height()));
     names.push_back(name);
   }
   return names;

@@ -120,6 +120,7 @@ TEST_F(TableWindow, AnotherColumnStandsInAStripBelowTheCurves) {
   EXPECT_EQ(shown.upper, chart.xAxis->range().upper);
   EXPECT_FALSE(below->valueAxis()->label().isEmpty());
   EXPECT_FALSE(chart.xAxis->tickLabels());  // they stand below both
+  EXPECT_TRUE(w().table().chart().findChild<QLabel*>("chartTitle")->text().contains("level"));
   const auto out = folder_ / "strip.png";
   whenAskedForAFile(out);
   d().click("chartOut");

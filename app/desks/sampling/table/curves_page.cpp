@@ -140,6 +140,7 @@ bool CurvesPage::redraw() {
                below == nullptr ? std::vector<DrawnCurve>()
                                 : drawn(seasonCurves(rowsOf(*below, *date, nullptr), along())));
   title_ = layer_->count() > 1 ? titleOf(*y) + " · " + layer_->currentText() : titleOf(*y);
+  if (below != nullptr) title_ += txt("; below: %1").arg(titleOf(*below));
   tell(curves_.size());
   return true;
 }
