@@ -9,6 +9,9 @@ Probe::Probe(Workbench& bench, QWidget* parent)
   for (auto signal : {&Workbench::changed, &Workbench::studyChanged,
                       &Workbench::currentSceneChanged, &Workbench::displayChanged})
     connect(&bench_, signal, this, &Probe::forget);
+  again_.setSingleShot(true);
+  again_.setInterval(0);
+  connect(&again_, &QTimer::timeout, this, &Probe::lookAgain);
   setObjectName("probe");
   setAccessibleName(txt("Probe"));
   setFixedHeight(50);
@@ -38,6 +41,14 @@ QString Probe::inDegrees(Place p) {
 
 void Probe::forget() {
   question_.reset();
+  if (!resting_) again_.start();
+}
+
+/// The pointer stayed where it was, the pictures did not.
+void Probe::lookAgain() {
+  if (resting_) return;
+  if (bench_.hasStudy() && bench_.viewCrs() == placeCrs_) return look(place_);
+  rest();
 }
 
 /// What is to be read does not change with the place: it is put together once.
@@ -57,6 +68,7 @@ void Probe::prepare() {
 
 void Probe::look(Place place) {
   place_ = place;
+  placeCrs_ = bench_.viewCrs();
   resting_ = false;
   if (!question_) prepare();
   question_->place = place;
@@ -79,6 +91,7 @@ void Probe::look(Place place) {
 
 void Probe::rest() {
   latest_.stop();
+  again_.stop();
   resting_ = true;
   update();
 }

@@ -33,6 +33,7 @@ class Probe : public QWidget {
   void paintValues(QPainter& p, double x) const;
   void prepare();
   void forget();
+  void lookAgain();
   QString inDegrees(Place place);
   QString where() const;
 
@@ -41,6 +42,8 @@ class Probe : public QWidget {
   Latest latest_;
   Picture front_, back_;
   Place place_;
+  std::string placeCrs_;
+  QTimer again_;  // what is under a pointer at rest may change
   bool resting_ = true;
   std::optional<ProbeQuestion> question_;
   ProbeAnswer answer_;

@@ -297,6 +297,12 @@ TEST_F(RealWindow, TheProbeReadsWhatIsUnderThePointer) {
   ASSERT_TRUE(CrsChange(crsFrom("EPSG:4326"), w().view().crs()).apply(found[0].place));
   EXPECT_NEAR(found[0].place.x, p.x, 1.5);
   EXPECT_NEAR(found[0].place.y, p.y, 1.5);
+  // Another picture comes under a pointer that stays: what is said is of that one.
+  const std::string other = s().scenes.front().id;
+  const QString before = w().view().front().title;
+  QTest::mouseClick(d().find<Card>("card-" + q(other)), Qt::LeftButton);
+  ASSERT_NE(w().view().front().title, before);
+  d().until([&] { return probe->text().contains(w().view().front().title); }, "the new values");
 }
 
 /// One's own presets are read once a program, so this needs one of its own, as ctest gives it.
