@@ -60,6 +60,7 @@ const std::vector<Key> kNaming{{words("1 … 9, a letter"), words("what the clus
                                {words("click in the picture"), words("the cluster of that pixel")},
                                {words("Esc"), words("later")}};
 const std::vector<Key> kMatrix{{words("arrow keys"), words("choose a cell")},
+                               {words("click on a name"), words("choose its row or column")},
                                {words("Esc"), words("to the view")}};
 const std::vector<Key> kSignatures{{words("↑ ↓"), words("another class")},
                                    {words("Esc"), words("back to training")}};

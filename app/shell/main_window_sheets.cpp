@@ -23,6 +23,11 @@ void MainWindow::connectSheets() {
     goTo(5);
     if (const auto* m = book_.map()) showFront(q(m->id));
   });
+  connect(matrix_, &MatrixSheet::labellingAsked, this, &MainWindow::openLabelling);
+  connect(matrix_, &MatrixSheet::signaturesAsked, this, [this](int code) {
+    goTo(2);
+    openSignatures(code);
+  });
   connect(table_, &TableSheet::leaveAsked, this, [this] { goTo(4); });
   connect(table_, &TableSheet::tableAsked, this, &MainWindow::openTable);
   connect(table_, &TableSheet::pictureAsked, this, &MainWindow::showFront);
@@ -40,7 +45,9 @@ void MainWindow::openLabelling() {
                      [this] { labelling_->open(); });  // once the panes have their size
 }
 
+/// Not before the labelling is closed: it tells what the map says.
 void MainWindow::openMatrix() {
+  if (!book_.labelling().closed()) return goTo(5);
   stage_ = 5;
   trail_->setCurrent(5);
   shelf_->setVisible(true);

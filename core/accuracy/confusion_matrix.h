@@ -2,19 +2,12 @@
 #include <string>
 #include <vector>
 
+#include "accuracy/share_intervals.h"
 #include "base/json.h"
 #include "base/table.h"
 #include "legend/legend.h"
 
 namespace zp {
-
-/// 97.5 % point of the standard normal: intervals are at 95 %.
-inline constexpr double kNormal975 = 1.959963984540054;
-
-/// A value with its 95 % interval; all NaN where it is not defined.
-struct Estimate {
-  double value = 0, low = 0, high = 0;
-};
 
 /// Rows: what the map says; columns: what the reference says (Congalton and Green 2019, ch. 5).
 struct ConfusionMatrix {
@@ -23,6 +16,8 @@ struct ConfusionMatrix {
   std::vector<std::vector<size_t>> counts;  // counts[map][reference]
   size_t skipped = 0;                       // pairs with an empty side
 
+  /// Error: not one of the classes.
+  size_t indexOf(int code) const;
   size_t total() const;
   size_t rowTotal(size_t map) const;
   size_t columnTotal(size_t reference) const;
@@ -49,12 +44,6 @@ ConfusionMatrix confusionMatrix(const std::vector<MapAndReference>& pairs,
 std::vector<MapAndReference> pairsFrom(const Table& table, const std::string& mapped,
                                        const std::string& reference);
 
-/// 95 % interval of a share (Wilson 1927).
-Estimate wilson(size_t successes, size_t trials);
-
 Json toJson(const ConfusionMatrix& m);
-/// As a table with words for rows and columns, margins and accuracies; without `intervals` the
-/// cells of their limits are empty.
-Table toTable(const ConfusionMatrix& m, bool intervals = true);
 
 }  // namespace zp

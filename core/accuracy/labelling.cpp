@@ -62,12 +62,19 @@ std::vector<MapAndReference> Labelling::pairs() const {
   return out;
 }
 
+std::vector<DrawnPoint> Labelling::drawn() const {
+  std::vector<DrawnPoint> out;
+  for (const auto& p : points_) out.push_back({p.stratum, p.mapped, p.reference});
+  return out;
+}
+
 void Labelling::renumber(int from, int to) {
   const auto follow = [&](int& code) {
     if (code == from) code = to;
   };
   for (auto& p : points_) {
     follow(p.mapped);
+    follow(p.stratum);
     follow(p.reference);
   }
   for (auto& change : late_) {
@@ -84,7 +91,9 @@ Labelling Labelling::onChangedMap(const std::vector<ValidationPoint>& now) const
   for (auto& p : changed.points_) {
     const auto at = byId.find(p.id);
     same = same && at != byId.end() && at->second->place == p.place;
-    if (same) p.mapped = at->second->mapped;
+    if (!same) continue;
+    p.mapped = at->second->mapped;
+    if (p.stratum == 0) p.stratum = at->second->stratum;
   }
   if (!same)
     throw Error(
@@ -101,6 +110,7 @@ Json toJson(const Labelling& l) {
                 {"y", p.place.y},
                 {"mapped", p.mapped},
                 {"reference", p.reference}};
+    if (p.stratum != 0) one["stratum"] = p.stratum;
     if (p.unsure) one["unsure"] = true;
     if (p.skipped) one["skipped"] = true;
     if (!p.note.empty()) one["note"] = p.note;
@@ -118,6 +128,7 @@ Labelling labellingFrom(const Json& json) {
     l.points_.push_back({p.at("id"),
                          {p.at("x"), p.at("y")},
                          p.value("mapped", 0),
+                         p.value("stratum", 0),
                          p.value("reference", 0),
                          p.value("unsure", false),
                          p.value("skipped", false),
@@ -134,7 +145,10 @@ Labelling labellingFrom(const Json& json) {
 LabelsFile readLabels(const std::filesystem::path& file) {
   const Json json = readJson(file, "zany-patch-labels");
   try {
-    return {labellingFrom(json), json.value("crs", "")};
+    LabelsFile labels{labellingFrom(json), json.value("crs", ""), {}};
+    for (const auto& s : json.value("strata", Json::array()))
+      labels.strata[s.at("code").get<int>()] = s.at("area_m2").get<double>();
+    return labels;
   } catch (const Json::exception&) {
     throw Error("The labels in “{}” are not complete; take a copy from before.", file.string());
   }
@@ -142,6 +156,8 @@ LabelsFile readLabels(const std::filesystem::path& file) {
 
 void writeLabels(const std::filesystem::path& file, const LabelsFile& labels) {
   Json json = {{"format", "zany-patch-labels"}, {"version", 1}, {"crs", labels.crs}};
+  for (const auto& [code, area] : labels.strata)
+    json["strata"].push_back({{"code", code}, {"area_m2", area}});
   json.update(toJson(labels.labelling));
   writeJson(file, json);
 }

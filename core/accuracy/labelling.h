@@ -1,9 +1,10 @@
 #pragma once
 #include <filesystem>
+#include <map>
 #include <string>
 #include <vector>
 
-#include "accuracy/confusion_matrix.h"
+#include "accuracy/assessment.h"
 #include "base/json.h"
 #include "grid/grid.h"
 
@@ -14,6 +15,7 @@ struct ValidationPoint {
   int id = 0;
   Place place;
   int mapped = 0;     // class of the map; not shown before the labelling is closed
+  int stratum = 0;    // class it was drawn in; 0: not drawn class by class
   int reference = 0;  // reference label; 0: none yet
   bool unsure = false, skipped = false;
   std::string note;
@@ -52,6 +54,7 @@ class Labelling {
   const std::vector<LateChange>& lateChanges() const { return late_; }
 
   std::vector<MapAndReference> pairs() const;
+  std::vector<DrawnPoint> drawn() const;
   /// A class has another code now.
   void renumber(int from, int to);
   /// The same labels after the map changed: `now` holds the same points with its new classes.
@@ -76,6 +79,8 @@ Labelling labellingFrom(const Json& json);
 struct LabelsFile {
   Labelling labelling;
   std::string crs;
+  /// Of points drawn class by class: square metres of each stratum.
+  std::map<int, double> strata = {};
 };
 /// Error: another format, not complete.
 LabelsFile readLabels(const std::filesystem::path& file);

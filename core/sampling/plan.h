@@ -60,9 +60,11 @@ struct PlannedPoints {
   std::string crs;
   std::vector<SamplePoint> points;  // those topped up first, then the new ones in random order
   std::map<int, size_t> perClass;   // Stratified: points by class code
-  std::map<int, size_t> tooFew;     // what was asked for where there are fewer; 0: in all
-  Legend legend;                    // of the class map, where it has one
-  std::vector<Ring> blocks;         // Blocks: those drawn
+  /// Stratified: square metres of each class that is drawn from, within the area.
+  std::map<int, double> strata;
+  std::map<int, size_t> tooFew;  // what was asked for where there are fewer; 0: in all
+  Legend legend;                 // of the class map, where it has one
+  std::vector<Ring> blocks;      // Blocks: those drawn
 };
 
 /// Places points. Every valid pixel gets a random key from the seed and its number; points are

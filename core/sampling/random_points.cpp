@@ -8,6 +8,7 @@
 
 #include "base/error.h"
 #include "base/random.h"
+#include "grid/pixel_area.h"
 #include "sampling/block_draw.h"
 #include "sampling/candidates.h"
 #include "sampling/share_out.h"
@@ -28,6 +29,8 @@ class Placing {
     draw_.anywhere = plan.kind != PlanKind::Stratified;
     draw_.bounds = &bounds;
     for (const auto& p : before) draw_.taken.insert(pixelOf(p));
+    if (const auto metres = pixelAreas(grid_); ground.areas.empty() && !metres.empty())
+      squareMetres_ = metres.front();
     chooseStrata();
   }
 
@@ -125,6 +128,7 @@ class Placing {
     for (const auto& p : before_) spacing.take(p);
     taken_.clear();
     reached_.clear();
+    strata_.clear();
     stratumOfTaken_.clear();
     if (wanted_)
       for (const auto& [id, n] : *wanted_) strata[id];
@@ -143,6 +147,7 @@ class Placing {
         ++count;
       }
       reached_[id] = count;
+      strata_[id] = stratum.area * squareMetres_;
       if (count < wanted(id) && candidates.size() < stratum.pixels) enough = false;
     }
     return enough;
@@ -193,7 +198,7 @@ class Placing {
     std::sort(taken_.begin(), taken_.end(),
               [](const Taken& a, const Taken& b) { return a.order < b.order; });
     for (const auto& t : taken_) out.points.push_back(t.point);
-    if (plan_.kind == PlanKind::Stratified) out.perClass = reached_;
+    if (plan_.kind == PlanKind::Stratified) out.perClass = reached_, out.strata = strata_;
     tellTooFew(out);
     numberBlocks(out);
     return out;
@@ -230,6 +235,8 @@ class Placing {
   size_t candidatesEach_ = 8;
   std::vector<Taken> taken_;
   std::map<int, size_t> reached_;
+  std::map<int, double> strata_;
+  double squareMetres_ = 1;  // of what a stratum's area is counted in
   std::unordered_map<size_t, int> stratumOfTaken_;
 };
 

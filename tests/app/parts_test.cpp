@@ -104,7 +104,8 @@ ConfusionMatrix smallMatrix() {
 TEST(MatrixWidget, CellsAreChosenByMouseAndKeys) {
   MatrixView view;
   view.resize(700, 420);
-  view.setMatrix(smallMatrix(), {});
+  const auto m = smallMatrix();
+  view.setMatrix(m, assessCounts(m), {});
   QSignalSpy chosen(&view, &MatrixView::cellChosen);
   QTest::mouseClick(&view, Qt::LeftButton, {}, view.cellRect(1, 0).center());
   ASSERT_EQ(chosen.size(), 1);

@@ -200,14 +200,95 @@ TEST_F(AccuracyDeskWindow, TheMatrixGoesOutAsTheSheetShowsIt) {
   d().click("matrixCsv");
   ASSERT_TRUE(fs::exists(folder_ / "matrix.csv"));
   const Table table = readTable((folder_ / "matrix.csv").string());
-  const auto m = *w().book().matrix();
+  const Judged& judged = *w().book().judged();
+  const auto& m = judged.matrix;
+  ASSERT_TRUE(judged.weighted.has_value());
+  double sum = 0;
+  for (size_t i = 0; i < m.codes.size(); ++i)
+    for (size_t j = 0; j < m.codes.size(); ++j) {
+      const double share = std::stod(table.rows[i][j + 1]);
+      EXPECT_NEAR(share, judged.weighted->shares[i][j], 1e-9);
+      sum += share;
+    }
+  EXPECT_NEAR(sum, 1, 1e-9);
+  // Counts are a switch away, turned with the sheet.
+  d().click("showCounts");
+  d().click("matrixTurned");
+  EXPECT_TRUE(d().find<QLabel>("matrixAbout")->text().contains("Columns: what the map says"));
+  whenAskedForAFile(folder_ / "counts.csv");
+  d().click("matrixCsv");
+  const Table counts = readTable((folder_ / "counts.csv").string());
+  EXPECT_EQ(counts.columns[0], "rows: reference, columns: map");
   for (size_t i = 0; i < m.codes.size(); ++i)
     for (size_t j = 0; j < m.codes.size(); ++j)
-      EXPECT_EQ(table.rows[i][j + 1], std::to_string(m.counts[i][j]));
+      EXPECT_EQ(counts.rows[j][i + 1], std::to_string(m.counts[i][j]));
   w().matrix().writeCsv(q((folder_ / "no/matrix.csv").string()));
   EXPECT_TRUE(d().find<QLabel>("matrixSaid")->text().contains("does not exist"));
   key(Qt::Key_Escape);
   EXPECT_FALSE(w().matrix().isVisible());
+}
+
+TEST_F(AccuracyDeskWindow, NothingTellsOfTheMapBeforeTheLabellingIsClosed) {
+  startLabelling();
+  labelAll(5);
+  d().settle();
+  key(Qt::Key_Escape);
+  d().settle();
+  EXPECT_EQ(w().findChild<QWidget*>("openMatrix"), nullptr);
+  EXPECT_FALSE(w().findChild<QTableWidget*>("accuracyTable")->isVisible());
+  EXPECT_FALSE(w().trail().stations()[5].figure.contains("%"));
+  w().openMatrix();  // by whatever way
+  EXPECT_FALSE(w().matrix().isVisible());
+}
+
+TEST_F(AccuracyDeskWindow, ACellsPointsAreLookedAtOneByOne) {
+  startLabelling();
+  labelAll(5);
+  closeLabelling();
+  auto* view = d().find<MatrixView>("matrixView");
+  const Judged& judged = *w().book().judged();
+  // A whole row, by its name: what the map calls so.
+  QTest::mouseClick(view, Qt::LeftButton, {}, view->rowNameRect(2).center());
+  EXPECT_EQ(view->chosen(), qMakePair(2, MatrixView::kWhole));
+  EXPECT_TRUE(d().find<QLabel>("matrixSentence")->text().contains("user's accuracy"));
+  d().click("lookAtEach");
+  d().until([&] { return w().labelling().isVisible(); }, "the labelling desk");
+  const int code = judged.matrix.codes[2];
+  std::set<int> seen;
+  for (int i = 0; i < 4; ++i) {
+    EXPECT_EQ(labelling().current().mapped, code);
+    EXPECT_TRUE(d().find<QLabel>("labelOrder")->text().contains("of 4"));
+    seen.insert(labelling().current().id);
+    QTest::keyClick(&w().labelling(), Qt::Key_Space);
+  }
+  EXPECT_EQ(seen.size(), 4u);  // each of them once, and round again
+  EXPECT_EQ(seen.count(labelling().current().id), 1u);
+  QTest::keyClick(&w().labelling(), Qt::Key_Backspace);
+  EXPECT_EQ(labelling().current().mapped, code);
+  // A column, and the way back.
+  d().click("closeLabelling");
+  QTest::mouseClick(view, Qt::LeftButton, {}, view->columnNameRect(4).center());
+  EXPECT_EQ(view->chosen(), qMakePair(MatrixView::kWhole, 4));
+  EXPECT_TRUE(d().find<QLabel>("matrixSentence")->text().contains("producer's accuracy"));
+  d().click("whyConfused");
+  d().until([&] { return w().signatures().isVisible(); }, "the signatures");
+}
+
+TEST_F(AccuracyDeskWindow, ConfusedClassesCountAsOneAndApartAgain) {
+  startLabelling();
+  labelAll(5);
+  closeLabelling();
+  const double before = w().book().judged()->first().overall.value;
+  ASSERT_LT(before, 1);
+  d().click("mergeClasses");  // of the worst cell, the only one
+  const Judged& merged = *w().book().judged();
+  EXPECT_EQ(merged.matrix.codes.size(), 8u);
+  EXPECT_EQ(merged.first().overall.value, 1);
+  EXPECT_TRUE(d().find<QLabel>("matrixGrouped")->text().contains("instead of"));
+  EXPECT_EQ(w().book().overall()->value, before);  // what stands on the trail
+  d().click("takeApart");
+  EXPECT_EQ(w().book().judged()->first().overall.value, before);
+  EXPECT_FALSE(w().findChild<QLabel*>("matrixGrouped")->isVisible());
 }
 
 TEST_F(AccuracyDeskWindow, ALabelAfterClosingIsRecorded) {
@@ -247,8 +328,11 @@ TEST_F(AccuracyDeskWindow, LabelsOutliveAChangedMap) {
   EXPECT_TRUE(labelling().closed());
   const auto m = *w().book().matrix();
   EXPECT_LT(m.overall().value, 1);  // reed is mapped as something else now
-  EXPECT_FALSE(w().book().weighted(m).has_value());
-  EXPECT_TRUE(w().book().drawnPerClass());
+  // The points keep the strata they were drawn in, which weight the changed map too.
+  const Judged& judged = *w().book().judged();
+  ASSERT_TRUE(judged.weighted.has_value()) << judged.whyNotWeighted.toStdString();
+  EXPECT_LT(judged.weighted->overall.value, 1);
+  EXPECT_NE(judged.weighted->overall.value, judged.counts.overall.value);
 }
 
 TEST_F(AccuracyDeskWindow, AnotherLabellingOfTheSamePointsStartsEmptyAndKeepsTheFirst) {

@@ -1,29 +1,14 @@
 #include <cmath>
 
 #include "accuracy/labelling.h"
-#include "accuracy/stratified_estimate.h"
 #include "base/random.h"
+#include "support/matrices.h"
 #include "support/rasters.h"
 
 namespace zp {
 namespace {
 
 using namespace zp::testing;
-
-std::vector<MapAndReference> pairsOf(const std::vector<std::vector<int>>& counts) {
-  std::vector<MapAndReference> pairs;
-  for (size_t i = 0; i < counts.size(); ++i)
-    for (size_t j = 0; j < counts.size(); ++j)
-      for (int n = 0; n < counts[i][j]; ++n)
-        pairs.push_back({static_cast<int>(i) + 1, static_cast<int>(j) + 1});
-  return pairs;
-}
-
-// The error matrix of Congalton (1991), A review of assessing the accuracy of classifications of
-// remotely sensed data, Remote Sensing of Environment 37, table 1: rows classified, columns
-// reference; overall 321/434 = 74 %; producer's 87, 75, 77, 66 %; user's 57, 79, 85, 79 %.
-const std::vector<std::vector<int>> kCongalton{
-    {65, 4, 22, 24}, {6, 81, 5, 8}, {0, 11, 85, 19}, {4, 7, 3, 90}};
 
 TEST(ConfusionMatrix, APublishedMatrix) {
   const auto m = confusionMatrix(pairsOf(kCongalton));
@@ -99,40 +84,6 @@ TEST(ConfusionMatrix, FromATable) {
             std::string::npos);
 }
 
-TEST(ConfusionMatrix, CsvSaysWhatRowsAndColumnsAre) {
-  const Table t = toTable(confusionMatrix(pairsOf(kCongalton)));
-  EXPECT_EQ(t.columns[0], "rows: map, columns: reference");
-  for (const auto& row : t.rows) EXPECT_EQ(row.size(), t.columns.size());
-  EXPECT_EQ(t.rows[0][1], "65");
-  EXPECT_EQ(t.rows[0][5], "115");
-}
-
-TEST(StratifiedEstimate, APublishedExample) {
-  // Olofsson et al. (2014), Good practices for estimating area and assessing accuracy of land
-  // change, Remote Sensing of Environment 148, section 5: deforestation, forest gain, stable
-  // forest, stable non-forest; mapped 200 000, 150 000, 3 200 000, 6 450 000 pixels of 30 m.
-  const auto m =
-      confusionMatrix(pairsOf({{66, 0, 5, 4}, {0, 55, 8, 12}, {1, 0, 153, 11}, {2, 1, 9, 313}}));
-  const double ha = 0.09;
-  const auto e = stratifiedEstimate(
-      m, {{1, 200000 * ha}, {2, 150000 * ha}, {3, 3200000 * ha}, {4, 6450000 * ha}});
-  EXPECT_NEAR(e.overall.value, 0.95, 0.005);
-  EXPECT_NEAR((e.overall.high - e.overall.low) / 2, 0.02, 0.005);
-  EXPECT_NEAR(e.area[0].value, 21158, 30);
-  EXPECT_NEAR((e.area[0].high - e.area[0].low) / 2, 6158, 60);
-  EXPECT_NEAR(e.area[1].value, 11686, 30);
-  EXPECT_NEAR((e.area[1].high - e.area[1].low) / 2, 3756, 60);
-  EXPECT_NEAR(e.area[2].value, 285770, 150);
-  EXPECT_NEAR(e.users[0].value, 0.88, 0.005);
-  EXPECT_NEAR(e.producers[0].value, 0.75, 0.005);
-  EXPECT_NEAR((e.producers[0].high - e.producers[0].low) / 2, 0.21, 0.01);
-  EXPECT_NEAR(e.producers[1].value, 0.85, 0.005);
-  EXPECT_NE(sentenceOf([&] {
-              stratifiedEstimate(m, {{1, 1.0}, {2, 1.0}, {3, 1.0}, {4, 1.0}, {5, 1.0}});
-            }).find("Class 5"),
-            std::string::npos);
-}
-
 std::vector<ValidationPoint> tenPoints() {
   std::vector<ValidationPoint> points;
   for (int i = 1; i <= 10; ++i) {
@@ -142,21 +93,6 @@ std::vector<ValidationPoint> tenPoints() {
     points.push_back(p);
   }
   return points;
-}
-
-TEST(StratifiedEstimate, WhatIsNotDefinedHasNoInterval) {
-  // Class 3 is in the reference only, class 2 on the map only: no user's accuracy of the one, no
-  // producer's of the other.
-  const auto m = confusionMatrix({{1, 1}, {1, 1}, {1, 3}, {2, 1}, {2, 1}});
-  const auto e = stratifiedEstimate(m, {{1, 100}, {2, 50}});
-  for (const Estimate& none : {e.users[2], e.producers[1]}) {
-    EXPECT_TRUE(std::isnan(none.value));
-    EXPECT_TRUE(std::isnan(none.low));
-    EXPECT_TRUE(std::isnan(none.high));
-  }
-  EXPECT_FALSE(std::isnan(e.users[0].low));
-  const Json j = toJson(e);
-  EXPECT_EQ(j["users_interval"][2], Json::array({nullptr, nullptr}));
 }
 
 TEST(Labelling, ShuffledLabelledSkippedAndClosed) {

@@ -4,22 +4,22 @@
 
 namespace zp {
 
-namespace {
-// Fields of a plan that leaves some of the map out, which weights by area know nothing of.
-constexpr const char* kPartsOfMap[] = {"inside", "within", "edge", "left_out"};
-}  // namespace
-
 LabelBook::LabelBook(Workbench& bench) : bench_(bench) {
   connect(&bench_, &Workbench::studyChanged, this, [this] {
     id_.clear();
     labelling_ = {};
-    cell.reset();
+    startAfresh();
     if (bench_.hasStudy()) load();
   });
   connect(&bench_, &Workbench::changed, this, [this] { load(); });
   connect(&bench_, &Workbench::classRenumbered, this, [this](int from, int to) {
     if (!load()) return;
     labelling_.renumber(from, to);
+    if (auto stratum = strata_.extract(from)) {
+      stratum.key() = to;
+      strata_.insert(std::move(stratum));
+    }
+    startAfresh();
     changed();
   });
 }
@@ -43,14 +43,18 @@ bool LabelBook::load() {
   if (p->id == id_ && p->revision == revision_) return true;
   try {
     const LabelsFile labels = readLabels(p->file);
+    judged_.reset();
+    ungrouped_.reset();
+    if (p->id != id_) startAfresh();
     if (p->id == id_ && !labelling_.empty()) {
       // Made again for a changed map: the labels in hand may be newer than those it began with.
       labelling_ = labelling_.onChangedMap(labels.labelling.points());
-      writeLabels(p->file, {labelling_, labels.crs});
+      writeLabels(p->file, {labelling_, labels.crs, labels.strata});
     } else {
       labelling_ = labels.labelling;
     }
     crs_ = labels.crs;
+    strata_ = labels.strata;
     id_ = p->id;
     revision_ = p->revision;
     Q_EMIT updated();
@@ -61,24 +65,65 @@ bool LabelBook::load() {
   }
 }
 
+/// Nothing of what was looked at before.
+void LabelBook::startAfresh() {
+  judged_.reset();
+  ungrouped_.reset();
+  groups_.clear();
+  cell.reset();
+}
+
 void LabelBook::changed() {
+  judged_.reset();
+  ungrouped_.reset();
   const Product* p = product();
   if (p == nullptr) return;
   try {
-    writeLabels(p->file, {labelling_, crs_});
+    writeLabels(p->file, {labelling_, crs_, strata_});
   } catch (const std::exception& e) {
     Q_EMIT bench_.trouble(sentenceOf(e));
   }
   Q_EMIT updated();
 }
 
-std::optional<ConfusionMatrix> LabelBook::matrix() const {
-  if (labelling_.labelled() == 0) return {};
-  try {
-    return confusionMatrix(labelling_.pairs(), bench_.study().legend);
-  } catch (const std::exception&) {
-    return {};
+const Judged* LabelBook::ungrouped() const {
+  if (!ungrouped_ && labelling_.labelled() > 0) try {
+      ungrouped_ = judge({});
+    } catch (const std::exception&) {
+      // No point with both sides.
+    }
+  return ungrouped_ ? &*ungrouped_ : nullptr;
+}
+
+const Judged* LabelBook::judged() const {
+  if (groups_.none()) return ungrouped();
+  if (!judged_ && ungrouped() != nullptr) judged_ = judge(groups_);
+  return judged_ ? &*judged_ : nullptr;
+}
+
+Judged LabelBook::judge(const ClassGroups& groups) const {
+  const auto points = groups.grouped(labelling_.drawn());
+  std::vector<MapAndReference> pairs;
+  for (const auto& p : points) pairs.push_back({p.mapped, p.reference});
+  Judged j;
+  j.matrix = confusionMatrix(pairs, groups.legend(bench_.study().legend));
+  j.counts = assessCounts(j.matrix);
+  if (!drawnPerClass()) return j;
+  if (strata_.empty()) {
+    j.whyNotWeighted = txt("The points were drawn per class of an earlier state of the map.");
+    return j;
   }
+  try {
+    j.weighted = assessByStrata(j.matrix, points, strata_);
+  } catch (const std::exception& e) {
+    j.whyNotWeighted = sentenceOf(e);
+  }
+  return j;
+}
+
+std::optional<ConfusionMatrix> LabelBook::matrix() const {
+  const Judged* j = judged();
+  return j == nullptr ? std::nullopt : std::optional(j->matrix);
 }
 
 std::map<int, double> LabelBook::mappedAreas() const {
@@ -86,7 +131,8 @@ std::map<int, double> LabelBook::mappedAreas() const {
   const Product* m = map();
   if (m == nullptr || !m->facts.contains("classes")) return areas;
   for (const auto& c : m->facts["classes"])
-    if (c["area_m2"].is_number()) areas[c["code"].get<int>()] = c["area_m2"].get<double>();
+    if (c["area_m2"].is_number())
+      areas[groups_.of(c["code"].get<int>())] += c["area_m2"].get<double>();
   return areas;
 }
 
@@ -95,14 +141,34 @@ const Product* LabelBook::points() const {
   return labels == nullptr ? nullptr : bench_.study().product(labels->step.value("points", ""));
 }
 
+double LabelBook::wholeArea() const {
+  double whole = 0;
+  for (const auto& [code, area] : strata_) whole += area;
+  return whole;
+}
+
 bool LabelBook::drawnPerClass() const {
   const Product* points = this->points();
-  if (points == nullptr || points->step.value("plan", "") != "stratified" ||
-      points->step.value("over", "") != product()->step.value("map", ""))
-    return false;
-  const auto& step = points->step;
-  return std::none_of(std::begin(kPartsOfMap), std::end(kPartsOfMap),
-                      [&](const char* field) { return step.contains(field); });
+  return points != nullptr && points->step.value("plan", "") == "stratified";
+}
+
+void LabelBook::merge(int a, int b) {
+  groups_.merge(a, b);
+  judged_.reset();
+  cell.reset();
+}
+
+void LabelBook::takeApart() {
+  groups_.clear();
+  judged_.reset();
+  cell.reset();
+}
+
+bool LabelBook::inCell(const ValidationPoint& p) const {
+  if (!cell) return true;
+  if (p.mapped == 0 || p.reference == 0) return false;
+  return (cell->first == 0 || groups_.of(p.mapped) == cell->first) &&
+         (cell->second == 0 || groups_.of(p.reference) == cell->second);
 }
 
 std::string LabelBook::withoutInterval() const {
@@ -113,24 +179,10 @@ std::string LabelBook::withoutInterval() const {
   return plan == "by-hand" || plan == "blocks" ? plan : "";
 }
 
-std::optional<StratifiedEstimate> LabelBook::weighted(const ConfusionMatrix& m) const {
-  if (!drawnPerClass()) return {};
-  // The classes the points were drawn in must still be those of the map.
-  const Product* drawn = points();
-  for (const auto& i : drawn->inputs)
-    if (i.revision != bench_.study().revisionOf(i.id)) return {};
-  try {
-    return stratifiedEstimate(m, mappedAreas());
-  } catch (const std::exception&) {
-    return {};  // a class without points yet: counts alone are told
-  }
-}
-
 std::optional<Estimate> LabelBook::overall() const {
-  const auto m = matrix();
-  if (!m) return {};
-  const auto w = weighted(*m);
-  Estimate overall = w ? w->overall : m->overall();
+  const Judged* j = ungrouped();
+  if (j == nullptr) return {};
+  Estimate overall = j->first().overall;
   if (!withoutInterval().empty()) overall.low = overall.high = std::nan("");
   return overall;
 }

@@ -1,9 +1,19 @@
 #pragma once
+#include "accuracy/class_groups.h"
 #include "accuracy/labelling.h"
-#include "accuracy/stratified_estimate.h"
 #include "shell/workbench.h"
 
 namespace zp {
+
+/// What labels say of a map: of the points alone, and weighted by area where they were drawn class
+/// by class.
+struct Judged {
+  ConfusionMatrix matrix;
+  Assessment counts;
+  std::optional<Assessment> weighted;
+  QString whyNotWeighted;  // of points that were drawn class by class
+  const Assessment& first() const { return weighted ? *weighted : counts; }
+};
 
 /// The labelling that is open, with its file: read once, written after every label.
 class LabelBook : public QObject {
@@ -20,22 +30,33 @@ class LabelBook : public QObject {
   void changed();
   const Product* product() const;
   const Product* map() const;
+  /// The labels so far against the map; nullptr without a label. Stands until the next change.
+  const Judged* judged() const;
+  /// The same, with no classes counted as one.
+  const Judged* ungrouped() const;
   std::optional<ConfusionMatrix> matrix() const;
-  /// Area by class of the map, in square metres; empty when not known.
+  /// Area by class of the map, grouped, in square metres; empty when not known.
   std::map<int, double> mappedAreas() const;
-  /// The points were drawn per class of the whole map, perhaps of an earlier state of it.
+  /// Of all strata, in square metres; 0 where points were not drawn class by class.
+  double wholeArea() const;
+  /// The points were drawn per class of a map.
   bool drawnPerClass() const;
-  /// Weighted by mapped area, when the points were drawn per class of this very map.
-  std::optional<StratifiedEstimate> weighted(const ConfusionMatrix& m) const;
   /// How the points were placed, where that gives an accuracy no interval: "by-hand"; "cells" for
   /// their centres, which no chance chose; "blocks", for which an interval of single points would
   /// be too narrow; else "".
   std::string withoutInterval() const;
-  /// The accuracy to tell first: weighted where that can be.
+  /// The accuracy to tell first, ungrouped: weighted where that can be.
   std::optional<Estimate> overall() const;
 
-  /// A cell of the matrix whose points alone are shown (map, reference codes).
+  /// Classes counted as one.
+  const ClassGroups& groups() const { return groups_; }
+  void merge(int a, int b);
+  void takeApart();
+
+  /// The points alone that are shown: of a cell of the matrix (map, reference codes), or with one
+  /// side 0 of a row or column.
   std::optional<std::pair<int, int>> cell;
+  bool inCell(const ValidationPoint& p) const;
 
  Q_SIGNALS:
   void updated();
@@ -45,7 +66,13 @@ class LabelBook : public QObject {
   const Product* points() const;
 
   Workbench& bench_;
+  Judged judge(const ClassGroups& groups) const;
+  void startAfresh();
+
   std::string id_, crs_;
+  std::map<int, double> strata_;
+  ClassGroups groups_;
+  mutable std::optional<Judged> judged_, ungrouped_;
   int revision_ = 0;
   Labelling labelling_;
 };

@@ -166,6 +166,7 @@ void LabellingSheet::open() {
     panes_[i].span = spans[i];
     panes_[i].view->setCrs(bench_.viewCrs());
   }
+  if (looking() && !book_.inCell(book_.labelling().current())) step(1);
   zoom_ = 1;
   pace_.start();
   paced_ = 0;
@@ -260,16 +261,37 @@ void LabellingSheet::showPanes(const ValidationPoint& p) {
   }
 }
 
+/// Which of the points looked at it is, and what both sides say of it.
+QString LabellingSheet::tellLooking() const {
+  const Labelling& l = book_.labelling();
+  size_t number = 0, all = 0;
+  for (size_t i = 0; i < l.points().size(); ++i) {
+    if (!book_.inCell(l.points()[i])) continue;
+    ++all;
+    if (i <= l.position()) ++number;
+  }
+  const auto name = [this](int code) {
+    const auto* c = bench_.study().legend.find(code);
+    return c != nullptr ? q(c->name) : txt("class %1").arg(code);
+  };
+  return txt("Point %1 of %2: mapped as %3, labelled %4. Another label is recorded as a late "
+             "change.")
+      .arg(number)
+      .arg(all)
+      .arg(name(l.current().mapped), name(l.current().reference));
+}
+
 void LabellingSheet::showProgress() {
   const Labelling& l = book_.labelling();
   const size_t n = l.points().size(), done = l.labelled();
   const bool all = done == n;
   order_->setText(
-      all ? txt("Every point has a label. Close the labelling to see what the map says.")
-          : txt("Point %1 of %2, in shuffled order. What the map says stays hidden "
-                "until you close the labelling.")
-                .arg(l.position() + 1)
-                .arg(n));
+      looking() ? tellLooking()
+      : all     ? txt("Every point has a label. Close the labelling to see what the map says.")
+                : txt("Point %1 of %2, in shuffled order. What the map says stays hidden "
+                          "until you close the labelling.")
+                  .arg(l.position() + 1)
+                  .arg(n));
   QString left;
   if (paced_ >= 5 && !all) {
     const double minutes = static_cast<double>(pace_.elapsed()) / 60000 /
@@ -349,6 +371,26 @@ void LabellingSheet::label(int code) {
   showPoint();
 }
 
+/// Points of a cell of the matrix are looked at, one by one.
+bool LabellingSheet::looking() const {
+  return book_.labelling().closed() && book_.cell.has_value();
+}
+
+/// To the next or last point of those looked at, round and round.
+void LabellingSheet::step(int way) {
+  Labelling& l = book_.labelling();
+  const size_t n = l.points().size();
+  for (size_t i = 1; i <= n; ++i) {
+    const size_t at = (l.position() + (way > 0 ? i : n - i)) % n;
+    if (book_.inCell(l.points()[at])) {
+      l.goTo(at);
+      break;
+    }
+  }
+  book_.changed();
+  showPoint();
+}
+
 void LabellingSheet::zoom(double factor) {
   zoom_ = std::clamp(zoom_ * factor, 0.1, 10.0);
   showPoint();
@@ -366,10 +408,12 @@ void LabellingSheet::keyPressEvent(QKeyEvent* e) {
   const auto& classes = bench_.study().legend.classes;
   switch (e->key()) {
     case Qt::Key_Space:
+      if (looking()) return step(1);
       l.skip();
       book_.changed();
       return showPoint();
     case Qt::Key_Backspace:
+      if (looking()) return step(-1);
       l.back();
       book_.changed();
       return showPoint();

@@ -46,6 +46,7 @@ class LabellingSheet : public QWidget {
   void showPoint();
   void showPanes(const ValidationPoint& point);
   void showProgress();
+  QString tellLooking() const;
   void askCurves(Place place);
   static void readReflectance(const Scene& scene, Place place, const std::string& crs, Curves& c);
   static void readBackscatter(const std::vector<Scene>& radar, Place place, const std::string& crs,
@@ -53,6 +54,8 @@ class LabellingSheet : public QWidget {
   void showCurves(const Curves& curves);
   void setPicture(Pane& pane, int index);
   void label(int code);
+  bool looking() const;
+  void step(int way);
   void zoom(double factor);
   void closeLabelling();
 

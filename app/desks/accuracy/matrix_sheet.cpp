@@ -1,11 +1,12 @@
 #include "desks/accuracy/matrix_sheet.h"
 
+#include "accuracy/matrix_table.h"
 #include "base/outputs.h"
+#include "desks/accuracy/percent.h"
 
 namespace zp {
 
 namespace {
-constexpr size_t kFewPoints = 15;  // mapped as a class, below which its interval says little
 constexpr int kSideWidth = 408;
 
 QVBoxLayout* column(int left, int top, int right, int bottom) {
@@ -13,11 +14,6 @@ QVBoxLayout* column(int left, int top, int right, int bottom) {
   layout->setContentsMargins(left, top, right, bottom);
   layout->setSpacing(8);
   return layout;
-}
-
-QString largeShare(double share) {
-  return QString("<span style='font-size:30px;font-weight:600'>%1 %</span>")
-      .arg(decimal(100 * share, 1));
 }
 }  // namespace
 
@@ -38,65 +34,98 @@ MatrixSheet::MatrixSheet(Workbench& bench, LabelBook& book) : bench_(bench), boo
 QLayout* MatrixSheet::buildMatrix() {
   title_ = headingLabel("");
   about_ = secondLabel("");
+  about_->setObjectName("matrixAbout");
   view_ = new MatrixView;
-  auto* words = new QVBoxLayout;
-  words->setSpacing(3);
-  words->addWidget(title_);
-  words->addWidget(about_);
   auto* head = new QHBoxLayout;
-  head->addLayout(words, 1);
+  head->addWidget(title_, 1);
   head->addLayout(buildShows());
   auto* left = column(20, 14, 20, 14);
+  left->setSpacing(4);
   left->addLayout(head);
+  left->addWidget(about_);
   left->addWidget(view_, 1);
   left->addWidget(buildSentence());
   return left;
 }
 
-/// What the cells tell.
+/// What the cells tell, and which way round.
 QLayout* MatrixSheet::buildShows() {
   auto* chips = new QHBoxLayout;
   chips->setSpacing(6);
-  auto* group = new QButtonGroup(this);
-  const std::pair<QString, MatrixView::Show> shows[] = {
-      {txt("Counts"), MatrixView::Show::Counts},
-      {txt("Row %"), MatrixView::Show::RowShares},
-      {txt("Column %"), MatrixView::Show::ColumnShares}};
-  for (const auto& [name, show] : shows) {
+  shows_ = new QButtonGroup(this);
+  const std::tuple<const char*, QString, MatrixView::Show> shows[] = {
+      {"showArea", txt("Area %"), MatrixView::Show::AreaShares},
+      {"showCounts", txt("Counts"), MatrixView::Show::Counts},
+      {"showRows", txt("Row %"), MatrixView::Show::RowShares},
+      {"showColumns", txt("Column %"), MatrixView::Show::ColumnShares}};
+  for (const auto& [id, name, show] : shows) {
     auto* c = chip(name);
-    group->addButton(c);
-    c->setChecked(show == MatrixView::Show::Counts);
-    connect(c, &QPushButton::clicked, this, [this, s = show] { view_->setShow(s); });
+    c->setObjectName(id);
+    shows_->addButton(c, static_cast<int>(show));
+    connect(c, &QPushButton::clicked, this, [this, s = show] { setShow(s); });
     chips->addWidget(c);
   }
+  turned_ = chip(txt("Turned"));
+  turned_->setObjectName("matrixTurned");
+  turned_->setToolTip(
+      txt("Rows are what the reference says, columns what the map says; so it goes "
+          "out as CSV too"));
+  connect(turned_, &QPushButton::clicked, this, [this](bool on) {
+    bench_.setPlace("matrix-turned", on);
+    view_->setTurned(on);
+    tellAbout();
+  });
+  chips->addSpacing(10);
+  chips->addWidget(turned_);
   return chips;
 }
 
-/// What the chosen cell says, and the way to its points.
+QPushButton* MatrixSheet::link(const char* name, const QString& text, void (MatrixSheet::*act)()) {
+  auto* button = linkButton(text);
+  button->setObjectName(name);
+  connect(button, &QPushButton::clicked, this, act);
+  return button;
+}
+
+/// What the chosen cell says, and the ways on from there.
 QWidget* MatrixSheet::buildSentence() {
   sentence_ = new QLabel;
   sentence_->setObjectName("matrixSentence");
   sentence_->setWordWrap(true);
   sentence_->setTextFormat(Qt::RichText);
-  show_ = linkButton(txt("Show these points →"));
-  show_->setObjectName("showPoints");
-  connect(show_, &QPushButton::clicked, this, &MatrixSheet::showPoints);
+  grouped_ = secondLabel("");
+  grouped_->setObjectName("matrixGrouped");
+  show_ = link("showPoints", txt("Show on the map"), &MatrixSheet::showPoints);
+  each_ = link("lookAtEach", txt("Look at each"), &MatrixSheet::lookAtEach);
+  why_ = link("whyConfused", txt("Their signatures"), &MatrixSheet::askSignatures);
+  merge_ = link("mergeClasses", txt("Count both as one"), &MatrixSheet::merge);
+  apart_ = link("takeApart", txt("Take apart again"), &MatrixSheet::takeApart);
   auto* strip = new QFrame;
   strip->setObjectName("strip");
   strip->setStyleSheet(
       QString("#strip { background: %1; border-radius: 4px; }").arg(tokens().sunken.name()));
-  auto* in = new QHBoxLayout(strip);
-  in->setContentsMargins(14, 8, 14, 8);
-  in->addWidget(sentence_, 1);
-  in->addWidget(show_);
+  auto* ways = new QHBoxLayout;
+  ways->setSpacing(18);
+  for (auto* way : {show_, each_, why_, merge_}) ways->addWidget(way);
+  ways->addStretch();
+  auto* told = new QHBoxLayout;
+  told->addWidget(grouped_, 1);
+  told->addWidget(apart_);
+  auto* in = new QVBoxLayout(strip);
+  in->setContentsMargins(14, 8, 14, 6);
+  in->setSpacing(2);
+  in->addWidget(sentence_);
+  in->addLayout(ways);
+  in->addLayout(told);
   return strip;
 }
 
 QWidget* MatrixSheet::buildSide() {
+  measures_ = new MeasuresSide(bench_, book_);
   // Above the buttons it scrolls where the room is short: nothing lies over anything.
   auto* scroll = new QScrollArea;
   scroll->setObjectName("matrixSide");
-  scroll->setWidget(buildMeasures());
+  scroll->setWidget(measures_);
   scroll->setWidgetResizable(true);
   scroll->setFrameShape(QFrame::NoFrame);
   scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
@@ -107,36 +136,6 @@ QWidget* MatrixSheet::buildSide() {
   whole->addLayout(buildFoot());
   side->setFixedWidth(kSideWidth);
   return side;
-}
-
-QWidget* MatrixSheet::buildMeasures() {
-  overall_ = new QLabel;
-  overall_->setObjectName("overall");
-  overall_->setTextFormat(Qt::RichText);
-  interval_ = secondLabel("");
-  kappa_ = new QLabel;
-  kappa_->setObjectName("kappa");
-  kappa_->setWordWrap(true);
-  kappa_->setTextFormat(Qt::RichText);
-  counts_ = secondLabel("");
-  areaTitle_ = sectionLabel(txt("Area, corrected for map errors"));
-  areas_ = plainTable({txt("Class"), txt("mapped ha"), txt("estimated ha")});
-  areas_->setObjectName("estimatedAreas");
-  areas_->setSelectionMode(QAbstractItemView::NoSelection);
-  areas_->setFocusPolicy(Qt::NoFocus);
-  auto* words = secondLabel(txt(
-      "<b>User's accuracy</b>: of what the map calls a class, how much is it on the ground. 100 % "
-      "less it is the commission error.<br><b>Producer's accuracy</b>: of what is a class on the "
-      "ground, how much the map found. 100 % less it is the omission error."));
-  auto* side = column(18, 14, 18, 8);
-  for (QWidget* part : std::initializer_list<QWidget*>{
-           headingLabel(txt("How good is the map?")), overall_, interval_, hairline(), kappa_,
-           hairline(), counts_, hairline(), areaTitle_, areas_, words})
-    side->addWidget(part);
-  side->addStretch();
-  auto* inside = new QWidget;
-  inside->setLayout(side);
-  return inside;
 }
 
 QLayout* MatrixSheet::buildFoot() {
@@ -161,17 +160,10 @@ QLayout* MatrixSheet::buildFoot() {
   return below;
 }
 
-void MatrixSheet::showPoints() {
-  const auto [i, j] = view_->chosen();
-  if (matrix_ && i >= 0)
-    book_.cell = {matrix_->codes[static_cast<size_t>(i)], matrix_->codes[static_cast<size_t>(j)]};
-  Q_EMIT pointsAsked();
-}
-
 void MatrixSheet::open() {
-  matrix_ = book_.matrix();
   say({});
-  if (!matrix_) {
+  const Judged* j = book_.judged();
+  if (j == nullptr) {
     title_->setText(txt("There is no label yet"));
     about_->setText(txt("Label some points first."));
     return;
@@ -179,129 +171,171 @@ void MatrixSheet::open() {
   const auto* map = book_.map();
   title_->setText(txt("Confusion matrix of “%1”")
                       .arg(map != nullptr ? q(map->name) : txt("a map that is gone")));
-  about_->setText(txt("Rows: what the map says. Columns: what the reference says. %1 points.")
-                      .arg(grouped(matrix_->total())));
-  view_->setMatrix(*matrix_, bench_.study().legend);
+  const Json turned = bench_.place("matrix-turned");
+  turned_->setChecked(turned.is_boolean() && turned.get<bool>());
+  view_->setTurned(turned_->isChecked());
   view_->setIntervals(book_.withoutInterval().empty());
-  const auto weighted = book_.weighted(*matrix_);
-  fillAreas(weighted);
-  tellAccuracy(weighted);
-  tellLimits(weighted.has_value());
+  auto* area = shows_->button(static_cast<int>(MatrixView::Show::AreaShares));
+  area->setVisible(j->weighted.has_value());
+  setShow(j->weighted ? MatrixView::Show::AreaShares : MatrixView::Show::Counts);
   chooseWorst();
 }
 
-void MatrixSheet::tellAccuracy(const std::optional<StratifiedEstimate>& weighted) {
-  if (const auto plan = book_.withoutInterval(); !plan.empty()) return tellWithoutInterval(plan);
-  const Estimate o = weighted ? weighted->overall : matrix_->overall(), k = matrix_->kappa();
-  overall_->setText(largeShare(o.value) +
-                    QString(" &nbsp;<span style='color:%2'>± %1</span>")
-                        .arg(decimal(50 * (o.high - o.low), 1), tokens().second.name()));
-  interval_->setText(txt("overall accuracy, 95 % interval %1 to %2 %.%3")
-                         .arg(decimal(100 * o.low, 1), decimal(100 * o.high, 1),
-                              weighted
-                                  ? txt(" Weighted by mapped area, since the points were drawn "
-                                        "per class; of the points alone, %1 % are right.")
-                                        .arg(decimal(100 * matrix_->overall().value, 1))
-                                  : QString()));
-  kappa_->setText(
-      std::isnan(k.value)
-          ? txt("Kappa is not defined with one class.")
-          : txt("Kappa &nbsp;<b>%1</b> &nbsp;<span style='color:%4'>interval %2 to %3</span>")
-                .arg(decimal(k.value, 3), decimal(k.low, 3), decimal(k.high, 3),
-                     tokens().second.name()));
+/// What counts and what is weighted never stand beside each other.
+const Assessment& MatrixSheet::shown() const {
+  const Judged& j = *book_.judged();
+  return view_->showing() == MatrixView::Show::Counts ? j.counts : j.first();
 }
 
-/// Of points that are no random sample, or come in blocks.
-void MatrixSheet::tellWithoutInterval(const std::string& plan) {
-  overall_->setText(largeShare(matrix_->overall().value));
-  interval_->setText(
-      plan == "by-hand"
-          ? txt("of the points are right. They were put down by hand and are no random sample, so "
-                "this is no accuracy of the whole map, and it has no interval.")
-      : plan == "cells"
-          ? txt("of the points are right. They are the centres of cells, which no chance chose, so "
-                "this accuracy has no interval.")
-          : txt("overall accuracy. The points lie in blocks and are more alike than single ones, "
-                "so "
-                "an interval as for single points would be too narrow; none is told."));
-  const double kappa = matrix_->kappa().value;
-  kappa_->setText(std::isnan(kappa) ? txt("Kappa is not defined with one class.")
-                                    : txt("Kappa &nbsp;<b>%1</b>").arg(decimal(kappa, 3)));
+void MatrixSheet::setShow(MatrixView::Show show) {
+  view_->setShow(show);
+  shows_->button(static_cast<int>(show))->setChecked(true);
+  refresh();
 }
 
-/// What is to be known before the figures are believed.
-void MatrixSheet::tellLimits(bool weighted) {
-  QString told;
-  if (matrix_->skipped > 0)
-    told = txt("%n points without a label or outside the map are left out. ",
-               "%n point without a label or outside the map is left out. ",
-               static_cast<qint64>(matrix_->skipped));
-  if (!weighted && book_.drawnPerClass())
-    told +=
-        txt("The points were drawn per class of an earlier state of the map, so the accuracy "
-            "is counted point by point and not weighted by area. ");
-  QStringList small;
-  for (size_t i = 0; i < matrix_->codes.size(); ++i)
-    if (matrix_->rowTotal(i) < kFewPoints) small << q(matrix_->names[i]);
-  if (!small.isEmpty())
-    told += (book_.withoutInterval().empty()
-                 ? txt("Fewer than 15 points are mapped as %1: read those intervals before the "
-                       "percentages.")
-                 : txt("Fewer than 15 points are mapped as %1: those percentages say little."))
-                .arg(small.join(", "));
-  counts_->setText(told.isEmpty() ? txt("Every class has at least 15 points on the map.") : told);
+void MatrixSheet::refresh() {
+  const Judged* j = book_.judged();
+  if (j == nullptr) return;
+  view_->setMatrix(j->matrix, shown(), book_.groups().legend(bench_.study().legend));
+  measures_->tell(*j, shown());
+  tellAbout();
+  tellGroups();
+}
+
+void MatrixSheet::tellAbout() {
+  const Judged* j = book_.judged();
+  if (j == nullptr) return;
+  const QString way = view_->turned()
+                          ? txt("Rows: what the reference says. Columns: what the map says.")
+                          : txt("Rows: what the map says. Columns: what the reference says.");
+  const QString points = grouped(j->matrix.total());
+  about_->setText(way + " " +
+                  (shown().weighted ? txt("%1 points, weighted by area.").arg(points)
+                                    : txt("%1 points, each counting the same.").arg(points)));
 }
 
 /// The most frequent confusion is what to look at first.
 void MatrixSheet::chooseWorst() {
-  int wi = 0, wj = 0;
-  size_t worst = 0;
-  for (size_t i = 0; i < matrix_->codes.size(); ++i)
-    for (size_t j = 0; j < matrix_->codes.size(); ++j)
-      if (i != j && matrix_->counts[i][j] > worst)
-        worst = matrix_->counts[i][j], wi = static_cast<int>(i), wj = static_cast<int>(j);
-  view_->choose(wi, wj);
+  const Judged& j = *book_.judged();
+  size_t wi = 0, wj = 0;
+  double worst = 0;
+  for (size_t a = 0; a < j.matrix.codes.size(); ++a)
+    for (size_t b = 0; b < j.matrix.codes.size(); ++b)
+      if (a != b && shown().shares[a][b] > worst) worst = shown().shares[a][b], wi = a, wj = b;
+  view_->choose(static_cast<int>(wi), static_cast<int>(wj));
 }
 
-void MatrixSheet::fillAreas(const std::optional<StratifiedEstimate>& weighted) {
-  areaTitle_->setVisible(weighted.has_value());
-  areas_->setVisible(weighted.has_value());
-  if (!weighted) return;
-  const auto mapped = book_.mappedAreas();
-  areas_->setRowCount(static_cast<int>(matrix_->codes.size()));
-  for (int r = 0; r < areas_->rowCount(); ++r) {
-    const auto i = static_cast<size_t>(r);
-    areas_->setItem(r, 0, classItem(bench_.study(), matrix_->codes[i], matrix_->names[i]));
-    const auto area = mapped.find(matrix_->codes[i]);
-    areas_->setItem(r, 1, figureItem(area == mapped.end() ? "–" : areaText(area->second)));
-    const Estimate& e = weighted->area[i];
-    areas_->setItem(r, 2, figureItem(areaText(e.value) + " ± " + areaText((e.high - e.low) / 2)));
-  }
-  fitHeight(areas_, 9);
+void MatrixSheet::setCell() {
+  const auto [i, j] = view_->chosen();
+  const auto& codes = book_.judged()->matrix.codes;
+  const auto codeOf = [&](int at) { return at < 0 ? 0 : codes[static_cast<size_t>(at)]; };
+  book_.cell = {codeOf(i), codeOf(j)};
+}
+
+void MatrixSheet::showPoints() {
+  setCell();
+  Q_EMIT pointsAsked();
+}
+
+void MatrixSheet::lookAtEach() {
+  setCell();
+  Q_EMIT labellingAsked();
+}
+
+void MatrixSheet::askSignatures() {
+  const auto [i, j] = view_->chosen();
+  Q_EMIT signaturesAsked(book_.judged()->matrix.codes[static_cast<size_t>(std::max({i, j, 0}))]);
+}
+
+void MatrixSheet::merge() {
+  const auto [i, j] = view_->chosen();
+  const auto& codes = book_.judged()->matrix.codes;
+  book_.merge(codes[static_cast<size_t>(i)], codes[static_cast<size_t>(j)]);
+  refresh();
+  chooseWorst();
+}
+
+void MatrixSheet::takeApart() {
+  book_.takeApart();
+  refresh();
+  chooseWorst();
+}
+
+void MatrixSheet::tellGroups() {
+  const bool any = !book_.groups().none();
+  grouped_->setVisible(any);
+  apart_->setVisible(any);
+  if (!any) return;
+  const Judged& whole = *book_.ungrouped();
+  const Assessment& before = shown().weighted ? *whole.weighted : whole.counts;
+  grouped_->setText(
+      txt("Some classes count as one: overall accuracy %1 % instead of %2 %.")
+          .arg(decimal(100 * shown().overall.value, 1), decimal(100 * before.overall.value, 1)));
 }
 
 void MatrixSheet::explain(int map, int reference) {
-  if (!matrix_) return;
-  const auto i = static_cast<size_t>(map), j = static_cast<size_t>(reference);
-  const size_t n = matrix_->counts[i][j];
-  const QString a = q(matrix_->names[i]).toHtmlEscaped(), b = q(matrix_->names[j]).toHtmlEscaped();
+  if (book_.judged() == nullptr) return;
+  const bool cell = map >= 0 && reference >= 0, mixed = cell && map != reference;
+  merge_->setVisible(mixed);
+  why_->setVisible(!bench_.study().training.empty());
+  why_->setText(mixed ? txt("Their signatures") : txt("Its signature"));
+  if (cell)
+    explainCell(static_cast<size_t>(map), static_cast<size_t>(reference));
+  else if (map >= 0)
+    explainRow(static_cast<size_t>(map));
+  else if (reference >= 0)
+    explainColumn(static_cast<size_t>(reference));
+}
+
+void MatrixSheet::explainCell(size_t i, size_t j) {
+  const ConfusionMatrix& m = book_.judged()->matrix;
+  const size_t n = m.counts[i][j];
+  const QString a = q(m.names[i]).toHtmlEscaped(), b = q(m.names[j]).toHtmlEscaped();
   const auto count = static_cast<qint64>(n);
+  QString told;
   if (i == j)
-    sentence_->setText(
-        txt("<b>%1 points</b> mapped as %2 are %2 on the ground: the map is right there.",
-            "<b>%1 point</b> mapped as %2 is %2 on the ground: the map is right there.", count)
-            .arg(grouped(n), a));
+    told = txt("<b>%1 points</b> mapped as %2 are %2 on the ground: the map is right there.",
+               "<b>%1 point</b> mapped as %2 is %2 on the ground: the map is right there.", count)
+               .arg(grouped(n), a);
   else if (n == 0)
-    sentence_->setText(txt("No point mapped as %1 is %2 on the ground.").arg(a, b));
+    told = txt("No point mapped as %1 is %2 on the ground.").arg(a, b);
   else
-    sentence_->setText(
-        txt("<b>%1 points</b> mapped as %2 are %3 on the ground: a commission error of "
-            "%2, an omission of %3.",
-            "<b>%1 point</b> mapped as %2 is %3 on the ground: a commission error of "
-            "%2, an omission of %3.",
-            count)
-            .arg(grouped(n), a, b));
-  show_->setVisible(n > 0);
+    told = txt("<b>%1 points</b> mapped as %2 are %3 on the ground: a commission error of "
+               "%2, an omission of %3.",
+               "<b>%1 point</b> mapped as %2 is %3 on the ground: a commission error of "
+               "%2, an omission of %3.",
+               count)
+               .arg(grouped(n), a, b);
+  if (n > 0 && shown().weighted)
+    told += " " + txt("That is %1 % of the area.").arg(decimal(100 * shown().shares[i][j], 1));
+  sentence_->setText(told);
+  for (auto* way : {show_, each_}) way->setVisible(n > 0);
+}
+
+void MatrixSheet::explainRow(size_t i) {
+  const ConfusionMatrix& m = book_.judged()->matrix;
+  const QString a = q(m.names[i]).toHtmlEscaped();
+  const double u = shown().users[i].value;
+  sentence_->setText(
+      std::isnan(u)
+          ? txt("No point is mapped as %1, so it has no user's accuracy.").arg(a)
+          : txt("Of what the map calls %1, <b>%2</b> is %1 on the ground: its user's accuracy. The "
+                "rest is its commission error.")
+                .arg(a, percent(u)));
+  for (auto* way : {show_, each_}) way->setVisible(m.rowTotal(i) > 0);
+}
+
+void MatrixSheet::explainColumn(size_t j) {
+  const ConfusionMatrix& m = book_.judged()->matrix;
+  const QString b = q(m.names[j]).toHtmlEscaped();
+  const double p = shown().producers[j].value;
+  sentence_->setText(
+      std::isnan(p) ? txt("No point is %1 on the ground, so it has no producer's accuracy.").arg(b)
+                    : txt("Of what is %1 on the ground, the map found <b>%2</b>: its producer's "
+                          "accuracy. The "
+                          "rest is its omission error.")
+                          .arg(b, percent(p)));
+  for (auto* way : {show_, each_}) way->setVisible(m.columnTotal(j) > 0);
 }
 
 /// An empty line takes no room from what stands above it.
@@ -311,10 +345,12 @@ void MatrixSheet::say(const QString& sentence) {
 }
 
 void MatrixSheet::writeCsv(const QString& file) {
-  if (!matrix_) return;
+  const Judged* j = book_.judged();
+  if (j == nullptr) return;
   try {
-    writeFileAtomically(file.toStdString(),
-                        toCsv(toTable(*matrix_, book_.withoutInterval().empty())));
+    writeFileAtomically(
+        file.toStdString(),
+        toCsv(toTable(j->matrix, shown(), {view_->turned(), book_.withoutInterval().empty()})));
     say(txt("The matrix is in “%1”.").arg(file));
   } catch (const std::exception& e) {
     say(sentenceOf(e));

@@ -1,6 +1,7 @@
 #pragma once
 #include "desks/accuracy/label_book.h"
 #include "desks/accuracy/matrix_view.h"
+#include "desks/accuracy/measures_side.h"
 #include "desks/panel.h"
 
 namespace zp {
@@ -11,37 +12,48 @@ class MatrixSheet : public QWidget {
  public:
   MatrixSheet(Workbench& bench, LabelBook& book);
   void open();
-  /// Writes the matrix; the same as the button.
+  /// Writes the matrix as it is shown; the same as the button.
   void writeCsv(const QString& file);
 
  Q_SIGNALS:
   void leaveAsked();
   void pointsAsked();
-  void placeAsked(zp::Place place);
+  /// The chosen points are to be looked at one by one on the labelling desk.
+  void labellingAsked();
+  /// How far apart a class is from others, and its training areas.
+  void signaturesAsked(int code);
 
  private:
   QLayout* buildMatrix();
   QLayout* buildShows();
   QWidget* buildSentence();
   QWidget* buildSide();
-  QWidget* buildMeasures();
   QLayout* buildFoot();
-  void tellAccuracy(const std::optional<StratifiedEstimate>& weighted);
-  void tellWithoutInterval(const std::string& plan);
-  void tellLimits(bool weighted);
+  QPushButton* link(const char* name, const QString& text, void (MatrixSheet::*act)());
+  const Assessment& shown() const;
+  void refresh();
+  void setShow(MatrixView::Show show);
+  void tellAbout();
   void chooseWorst();
+  void setCell();
   void showPoints();
+  void lookAtEach();
+  void askSignatures();
+  void merge();
+  void takeApart();
+  void tellGroups();
   void say(const QString& sentence);
   void explain(int map, int reference);
-  void fillAreas(const std::optional<StratifiedEstimate>& weighted);
+  void explainCell(size_t map, size_t reference);
+  void explainRow(size_t map);
+  void explainColumn(size_t reference);
   Workbench& bench_;
   LabelBook& book_;
-  std::optional<ConfusionMatrix> matrix_;
-  QLabel *title_, *about_, *sentence_, *overall_, *interval_, *kappa_, *counts_, *said_,
-      *areaTitle_;
-  QTableWidget* areas_;
+  QLabel *title_, *about_, *sentence_, *said_, *grouped_;
   MatrixView* view_;
-  QPushButton* show_;
+  MeasuresSide* measures_;
+  QButtonGroup* shows_;
+  QPushButton *turned_, *show_, *each_, *why_, *merge_, *apart_;
 };
 
 }  // namespace zp

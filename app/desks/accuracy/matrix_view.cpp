@@ -5,7 +5,11 @@
 namespace zp {
 namespace {
 
-constexpr int kNames = 122, kHead = 92, kMargins = 250, kFoot = 34;
+constexpr int kNames = 122, kHead = 104, kFoot = 78;
+// Of the margin at the right: where its columns begin, and its width.
+constexpr int kBar = 62, kBarWidth = 62, kValue = 130, kInterval = 178, kError = 226,
+              kMargins = 270;
+constexpr int kLine = 18;  // of the foot
 
 QColor mixed(const QColor& a, const QColor& b, double share) {
   const auto part = [share](float from, float to) {
@@ -13,6 +17,10 @@ QColor mixed(const QColor& a, const QColor& b, double share) {
   };
   return QColor::fromRgbF(part(a.redF(), b.redF()), part(a.greenF(), b.greenF()),
                           part(a.blueF(), b.blueF()));
+}
+
+QString limits(const Estimate& e) {
+  return decimal(100 * e.low, 0) + "–" + decimal(100 * e.high, 0);
 }
 
 }  // namespace
@@ -24,15 +32,21 @@ MatrixView::MatrixView(QWidget* parent) : QWidget(parent) {
   setMinimumSize(520, 320);
 }
 
-void MatrixView::setMatrix(const ConfusionMatrix& m, const Legend& legend) {
+void MatrixView::setMatrix(const ConfusionMatrix& m, const Assessment& a, const Legend& legend) {
+  if (m.codes != matrix_.codes) chosen_ = {kWhole, kWhole};
   matrix_ = m;
+  assessment_ = a;
   legend_ = legend;
-  chosen_ = {-1, -1};
   update();
 }
 
 void MatrixView::setShow(Show show) {
   show_ = show;
+  update();
+}
+
+void MatrixView::setTurned(bool turned) {
+  turned_ = turned;
   update();
 }
 
@@ -42,26 +56,80 @@ void MatrixView::setIntervals(bool on) {
 }
 
 int MatrixView::cellWidth() const {
-  return std::clamp(
-      (width() - kNames - kMargins) / std::max(1, static_cast<int>(matrix_.codes.size())), 30, 72);
+  return std::clamp((width() - kNames - kMargins) / std::max(1, static_cast<int>(size())), 30, 72);
 }
 
 int MatrixView::cellHeight() const {
-  return std::clamp(
-      (height() - kHead - kFoot) / std::max(1, static_cast<int>(matrix_.codes.size())), 20, 40);
+  return std::clamp((height() - kHead - kFoot) / std::max(1, static_cast<int>(size())), 20, 40);
+}
+
+int MatrixView::right() const {
+  return kNames + static_cast<int>(size()) * cellWidth();
+}
+
+int MatrixView::bottom() const {
+  return kHead + static_cast<int>(size()) * cellHeight();
+}
+
+QRect MatrixView::gridRect(size_t row, size_t column) const {
+  return QRect(kNames + static_cast<int>(column) * cellWidth(),
+               kHead + static_cast<int>(row) * cellHeight(), cellWidth() - 1, cellHeight() - 1);
 }
 
 QRect MatrixView::cellRect(size_t map, size_t reference) const {
-  return QRect(kNames + static_cast<int>(reference) * cellWidth(),
-               kHead + static_cast<int>(map) * cellHeight(), cellWidth() - 1, cellHeight() - 1);
+  return turned_ ? gridRect(reference, map) : gridRect(map, reference);
+}
+
+QRect MatrixView::rowNameRect(size_t row) const {
+  const QRect first = gridRect(row, 0);
+  return QRect(0, first.top(), kNames - 4, first.height());
+}
+
+QRect MatrixView::columnNameRect(size_t column) const {
+  const QRect first = gridRect(0, column);
+  return QRect(first.left(), kHead - 40, first.width(), 38);
+}
+
+double MatrixView::share(size_t map, size_t reference) const {
+  return assessment_.shares[map][reference];
+}
+
+double MatrixView::rowShare(size_t row) const {
+  double sum = 0;
+  for (size_t c = 0; c < size(); ++c) sum += turned_ ? share(c, row) : share(row, c);
+  return sum;
+}
+
+double MatrixView::columnShare(size_t column) const {
+  double sum = 0;
+  for (size_t r = 0; r < size(); ++r) sum += turned_ ? share(column, r) : share(r, column);
+  return sum;
+}
+
+const Estimate& MatrixView::rowAccuracy(size_t row) const {
+  return turned_ ? assessment_.producers[row] : assessment_.users[row];
+}
+
+const Estimate& MatrixView::columnAccuracy(size_t column) const {
+  return turned_ ? assessment_.users[column] : assessment_.producers[column];
 }
 
 QString MatrixView::cellText(size_t i, size_t j) const {
   const size_t n = matrix_.counts[i][j];
   if (n == 0) return "·";
   if (show_ == Show::Counts) return grouped(n);
-  const size_t all = show_ == Show::RowShares ? matrix_.rowTotal(i) : matrix_.columnTotal(j);
-  return decimal(100.0 * static_cast<double>(n) / static_cast<double>(all), 0);
+  const size_t row = turned_ ? j : i, column = turned_ ? i : j;
+  const double all = show_ == Show::RowShares      ? rowShare(row)
+                     : show_ == Show::ColumnShares ? columnShare(column)
+                                                   : 1;
+  const double per = 100 * share(i, j) / all;
+  return decimal(per, show_ == Show::AreaShares && per < 9.95 ? 1 : 0);
+}
+
+QString MatrixView::marginText(bool ofRow, size_t at) const {
+  const bool ofMap = ofRow != turned_;
+  if (!assessment_.weighted) return grouped(ofMap ? matrix_.rowTotal(at) : matrix_.columnTotal(at));
+  return decimal(100 * (ofRow ? rowShare(at) : columnShare(at)), 1);
 }
 
 QColor MatrixView::colourOf(size_t i) const {
@@ -70,146 +138,196 @@ QColor MatrixView::colourOf(size_t i) const {
 }
 
 /// What agrees and what does not, the more the stronger.
-QColor MatrixView::tint(size_t i, size_t j, size_t most) const {
+QColor MatrixView::tint(size_t i, size_t j, double most) const {
   const bool light = currentLook() == "daylight";
-  const auto n = static_cast<double>(matrix_.counts[i][j]);
-  const size_t all = std::max(matrix_.rowTotal(i), matrix_.columnTotal(j));
-  if (i == j)
+  if (i == j) {
+    double mapped = 0, reference = 0;
+    for (size_t k = 0; k < size(); ++k) mapped += share(i, k), reference += share(k, i);
     return mixed(tokens().panel, light ? QColor("#9c86d8") : QColor("#8a74c8"),
-                 0.35 + 0.5 * n / static_cast<double>(std::max<size_t>(1, all)));
+                 0.35 + 0.5 * share(i, j) / std::max(mapped, reference));
+  }
   return mixed(tokens().panel, light ? QColor("#d98a68") : QColor("#a8543c"),
-               0.22 + 0.5 * n / static_cast<double>(most));
+               0.22 + 0.5 * share(i, j) / most);
 }
 
 void MatrixView::paintEvent(QPaintEvent*) {
   QPainter p(this);
   p.setRenderHint(QPainter::Antialiasing);
-  const size_t k = matrix_.codes.size();
-  if (k == 0) return;
-  size_t most = 1;
-  for (size_t i = 0; i < k; ++i)
-    for (size_t j = 0; j < k; ++j)
-      if (i != j) most = std::max(most, matrix_.counts[i][j]);
+  if (size() == 0) return;
   paintHeads(p);
-  for (size_t i = 0; i < k; ++i) {
-    paintRow(p, i, most);
-    paintUsers(p, i);
+  for (size_t r = 0; r < size(); ++r) {
+    paintRow(p, r);
+    paintRowMargin(p, r);
   }
-  paintProducers(p);
-  if (chosen_.first < 0) return;
-  p.setBrush(Qt::NoBrush);
-  p.setPen(QPen(tokens().text, 2));
-  p.drawRect(cellRect(static_cast<size_t>(chosen_.first), static_cast<size_t>(chosen_.second))
-                 .adjusted(-1, -1, 1, 1));
+  paintFoot(p);
+  paintChosen(p);
 }
 
 /// Column heads, slanted, and those of the margins.
 void MatrixView::paintHeads(QPainter& p) const {
-  for (size_t j = 0; j < matrix_.codes.size(); ++j) {
+  for (size_t c = 0; c < size(); ++c) {
     p.save();
-    p.translate(cellRect(0, j).center().x() - 2, kHead - 8);
+    p.translate(gridRect(0, c).center().x() - 2, kHead - 8);
     p.rotate(-45);
     p.setFont(textFont(9.5));
     p.setPen(tokens().text);
-    p.drawText(0, 0, p.fontMetrics().elidedText(q(matrix_.names[j]), Qt::ElideRight, 110));
+    p.drawText(0, 0, p.fontMetrics().elidedText(q(matrix_.names[c]), Qt::ElideRight, 120));
     p.restore();
   }
   p.setFont(textFont(9));
   p.setPen(tokens().second);
-  p.drawText(QRect(right() + 2, kHead - 24, 52, 18), Qt::AlignRight, txt("points"));
-  p.drawText(QRect(right() + 70, kHead - 24, 160, 18), Qt::AlignLeft, txt("user's accuracy"));
+  const auto head = [&](int x, int width, Qt::Alignment align, const QString& text) {
+    p.drawText(QRect(right() + x, kHead - 42, width, 36),
+               static_cast<int>(align) | Qt::AlignBottom | Qt::TextWordWrap, text);
+  };
+  head(0, 54, Qt::AlignRight, assessment_.weighted ? txt("% of the area") : txt("points"));
+  head(kBar, 100, Qt::AlignLeft, turned_ ? txt("producer's accuracy") : txt("user's accuracy"));
+  head(kError - 22, kMargins - kError + 22, Qt::AlignRight,
+       turned_ ? txt("omission") : txt("commission"));
 }
 
-void MatrixView::paintRow(QPainter& p, size_t i, size_t most) const {
+void MatrixView::paintRow(QPainter& p, size_t row) const {
   const Tokens& t = tokens();
-  const QRect first = cellRect(i, 0);
+  const QRect first = gridRect(row, 0);
+  double most = 1e-12;
+  for (size_t i = 0; i < size(); ++i)
+    for (size_t j = 0; j < size(); ++j)
+      if (i != j) most = std::max(most, share(i, j));
   p.setPen(Qt::NoPen);
-  p.setBrush(colourOf(i));
+  p.setBrush(colourOf(row));
   p.drawRoundedRect(QRectF(2, first.center().y() - 5, 11, 11), 2, 2);
   p.setPen(t.text);
   p.setFont(textFont(9.5));
   p.drawText(QRect(21, first.top(), kNames - 26, first.height()), Qt::AlignVCenter,
-             p.fontMetrics().elidedText(q(matrix_.names[i]), Qt::ElideRight, kNames - 26));
+             p.fontMetrics().elidedText(q(matrix_.names[row]), Qt::ElideRight, kNames - 26));
   p.setFont(figureFont(9.5));
-  for (size_t j = 0; j < matrix_.codes.size(); ++j) {
+  for (size_t c = 0; c < size(); ++c) {
+    const size_t i = turned_ ? c : row, j = turned_ ? row : c;
     const bool any = matrix_.counts[i][j] > 0;
-    if (any) p.fillRect(cellRect(i, j), tint(i, j, most));
+    if (any) p.fillRect(gridRect(row, c), tint(i, j, most));
     p.setPen(any ? t.text : t.second);
-    p.drawText(cellRect(i, j), Qt::AlignCenter, cellText(i, j));
+    p.drawText(gridRect(row, c), Qt::AlignCenter, cellText(i, j));
   }
 }
 
-/// How many points a row has, and its user's accuracy with the interval.
-void MatrixView::paintUsers(QPainter& p, size_t i) const {
+/// How much a row is, its accuracy with the interval, and the error that is the rest.
+void MatrixView::paintRowMargin(QPainter& p, size_t row) const {
   const Tokens& t = tokens();
-  const QRect row = cellRect(i, 0);
-  const Estimate u = matrix_.users(i);
+  const QRect r = gridRect(row, 0);
+  const Estimate& e = rowAccuracy(row);
+  const auto cell = [&](int x, int width, const QString& text) {
+    p.drawText(QRect(right() + x, r.top(), width, r.height()), Qt::AlignRight | Qt::AlignVCenter,
+               text);
+  };
   p.setPen(t.text);
   p.setFont(figureFont(9.5));
-  p.drawText(QRect(right() + 2, row.top(), 52, row.height()), Qt::AlignRight | Qt::AlignVCenter,
-             grouped(matrix_.rowTotal(i)));
-  if (std::isnan(u.value)) return;
-  const double x = right() + 70, w = 104, y = row.center().y() + 0.5;
+  cell(0, 54, marginText(true, row));
+  cell(kValue, 44, percent(e.value));
+  if (std::isnan(e.value)) return;
+  p.setPen(t.second);
+  p.setFont(figureFont(8.5));
+  if (intervals_) cell(kInterval - 2, 50, limits(e));
+  cell(kError, kMargins - kError, percent(1 - e.value));
+  const double x = right() + kBar, w = kBarWidth, y = r.center().y() + 0.5;
   p.setPen(QPen(t.hairline, 2));
   p.drawLine(QPointF(x, y), QPointF(x + w, y));
   p.setPen(QPen(t.accent, 4, Qt::SolidLine, Qt::RoundCap));
-  if (intervals_) p.drawLine(QPointF(x + w * u.low, y), QPointF(x + w * u.high, y));
+  if (intervals_) p.drawLine(QPointF(x + w * e.low, y), QPointF(x + w * e.high, y));
   p.setPen(QPen(t.panel, 1));
   p.setBrush(t.text);
-  p.drawEllipse(QPointF(x + w * u.value, y), 4.5, 4.5);
-  p.setPen(t.text);
-  p.drawText(QRect(right() + 180, row.top(), 60, row.height()), Qt::AlignRight | Qt::AlignVCenter,
-             percent(u.value));
+  p.drawEllipse(QPointF(x + w * e.value, y), 4.5, 4.5);
 }
 
-void MatrixView::paintProducers(QPainter& p) const {
-  const int foot = kHead + static_cast<int>(matrix_.codes.size()) * cellHeight() + 4;
-  p.setPen(tokens().second);
-  p.setFont(textFont(9));
-  p.drawText(QRect(0, foot - 4, kNames - 6, 30), Qt::AlignVCenter | Qt::TextWordWrap,
-             txt("producer's accuracy"));
-  p.setPen(tokens().text);
-  p.setFont(figureFont(9));
-  for (size_t j = 0; j < matrix_.codes.size(); ++j) {
-    const QRect c = cellRect(0, j);
-    p.drawText(QRect(c.left() - 6, foot, c.width() + 12, 20), Qt::AlignCenter,
-               percent(matrix_.producers(j).value));
+/// How much a column is, its accuracy with the interval, and the error that is the rest.
+void MatrixView::paintFoot(QPainter& p) const {
+  const Tokens& t = tokens();
+  struct Line {
+    QString name;
+    std::function<QString(size_t)> text;
+    QColor colour;
+  };
+  const auto of = [this](QString (*text)(const Estimate&)) {
+    return [this, text](size_t c) { return text(columnAccuracy(c)); };
+  };
+  std::vector<Line> lines{{assessment_.weighted ? txt("% of the area") : txt("points"),
+                           [this](size_t c) { return marginText(false, c); }, t.second},
+                          {turned_ ? txt("user's accuracy") : txt("producer's accuracy"),
+                           of([](const Estimate& e) { return percent(e.value); }), t.text}};
+  if (intervals_)
+    lines.push_back({txt("from–to"), of([](const Estimate& e) {
+                       return std::isnan(e.value) ? QString() : limits(e);
+                     }),
+                     t.second});
+  lines.push_back({turned_ ? txt("commission") : txt("omission"),
+                   of([](const Estimate& e) { return percent(1 - e.value); }), t.second});
+  int y = bottom() + 4;
+  for (const auto& line : lines) {
+    p.setFont(textFont(9));
+    p.setPen(t.second);
+    p.drawText(QRect(0, y, kNames - 4, kLine), Qt::AlignVCenter, line.name);
+    p.setFont(figureFont(cellWidth() < 44 ? 8 : 8.5));
+    p.setPen(line.colour);
+    for (size_t c = 0; c < size(); ++c)
+      p.drawText(gridRect(0, c)
+                     .adjusted(-4, 0, 4, 0)
+                     .translated(0, y - kHead)
+                     .adjusted(0, 0, 0, kLine - cellHeight() + 1),
+                 Qt::AlignCenter, line.text(c));
+    y += kLine;
   }
 }
 
+void MatrixView::paintChosen(QPainter& p) const {
+  const auto [i, j] = chosen_;
+  if (i == kWhole && j == kWhole) return;
+  const auto first = [](int at) { return static_cast<size_t>(std::max(0, at)); };
+  const size_t last = size() - 1;
+  const QRect box =
+      cellRect(first(i), first(j))
+          .united(cellRect(i == kWhole ? last : first(i), j == kWhole ? last : first(j)));
+  p.setBrush(Qt::NoBrush);
+  p.setPen(QPen(tokens().text, 2));
+  p.drawRect(box.adjusted(-1, -1, 1, 1));
+}
+
 void MatrixView::choose(int map, int reference) {
-  const int last = static_cast<int>(matrix_.codes.size()) - 1;
+  const int last = static_cast<int>(size()) - 1;
   if (last < 0) return;
-  chosen_ = {std::clamp(map, 0, last), std::clamp(reference, 0, last)};
+  chosen_ = {std::clamp(map, kWhole, last), std::clamp(reference, kWhole, last)};
   update();
   Q_EMIT cellChosen(chosen_.first, chosen_.second);
 }
 
 void MatrixView::mousePressEvent(QMouseEvent* e) {
-  for (size_t i = 0; i < matrix_.codes.size(); ++i)
-    for (size_t j = 0; j < matrix_.codes.size(); ++j)
-      if (cellRect(i, j).contains(e->position().toPoint()))
-        return choose(static_cast<int>(i), static_cast<int>(j));
-}
-
-void MatrixView::keyPressEvent(QKeyEvent* e) {
-  const auto [i, j] = chosen_;
-  switch (e->key()) {
-    case Qt::Key_Up:
-      return choose(i - 1, j);
-    case Qt::Key_Down:
-      return choose(i + 1, j);
-    case Qt::Key_Left:
-      return choose(i, j - 1);
-    case Qt::Key_Right:
-      return choose(i, j + 1);
-    default:
-      QWidget::keyPressEvent(e);
+  const QPoint at = e->position().toPoint();
+  for (int r = 0; r < static_cast<int>(size()); ++r) {
+    const auto row = static_cast<size_t>(r);
+    if (rowNameRect(row).contains(at)) return turned_ ? choose(kWhole, r) : choose(r, kWhole);
+    if (columnNameRect(row).contains(at)) return turned_ ? choose(r, kWhole) : choose(kWhole, r);
+    for (int c = 0; c < static_cast<int>(size()); ++c)
+      if (gridRect(row, static_cast<size_t>(c)).contains(at))
+        return turned_ ? choose(c, r) : choose(r, c);
   }
 }
 
-int MatrixView::right() const {
-  return kNames + static_cast<int>(matrix_.codes.size()) * cellWidth();
+void MatrixView::keyPressEvent(QKeyEvent* e) {
+  const auto step = [&](int down, int across) {
+    const int i = std::max(0, chosen_.first), j = std::max(0, chosen_.second);
+    const int map = i + (turned_ ? across : down), reference = j + (turned_ ? down : across);
+    choose(std::max(0, map), std::max(0, reference));
+  };
+  switch (e->key()) {
+    case Qt::Key_Up:
+      return step(-1, 0);
+    case Qt::Key_Down:
+      return step(1, 0);
+    case Qt::Key_Left:
+      return step(0, -1);
+    case Qt::Key_Right:
+      return step(0, 1);
+    default:
+      QWidget::keyPressEvent(e);
+  }
 }
 
 }  // namespace zp

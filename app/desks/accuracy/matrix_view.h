@@ -1,21 +1,33 @@
 #pragma once
 #include <QtWidgets>
 
-#include "accuracy/confusion_matrix.h"
+#include "accuracy/assessment.h"
 
 namespace zp {
 
-/// The confusion matrix as a grid of tinted cells with its margins.
+/// The confusion matrix as a grid of tinted cells with its margins: how many points or how much of
+/// the area, and the accuracies with their intervals. Rows are the map, or when turned the
+/// reference; a cell is always told as (map, reference).
 class MatrixView : public QWidget {
   Q_OBJECT
  public:
-  enum class Show { Counts, RowShares, ColumnShares };
+  enum class Show { Counts, RowShares, ColumnShares, AreaShares };
+  static constexpr int kWhole = -1;  // one side of a row or column that is chosen
   explicit MatrixView(QWidget* parent = nullptr);
-  void setMatrix(const ConfusionMatrix& m, const Legend& legend);
+  /// Cells are counts where the assessment is of the points, else shares of the area.
+  void setMatrix(const ConfusionMatrix& m, const Assessment& a, const Legend& legend);
   void setShow(Show show);
-  /// Whether user's accuracies have intervals.
+  Show showing() const { return show_; }
+  void setTurned(bool turned);
+  bool turned() const { return turned_; }
+  /// Whether accuracies have intervals.
   void setIntervals(bool on);
   QRect cellRect(size_t map, size_t reference) const;
+  /// Where a row's or column's name stands; clicked, all of it is chosen.
+  QRect rowNameRect(size_t row) const;
+  QRect columnNameRect(size_t column) const;
+  QString cellText(size_t map, size_t reference) const;
+  /// One side is kWhole where a row or column is chosen, both where nothing is.
   QPair<int, int> chosen() const { return chosen_; }
   void choose(int map, int reference);
 
@@ -29,20 +41,30 @@ class MatrixView : public QWidget {
 
  private:
   void paintHeads(QPainter& p) const;
-  void paintRow(QPainter& p, size_t i, size_t most) const;
-  void paintUsers(QPainter& p, size_t i) const;
-  void paintProducers(QPainter& p) const;
+  void paintRow(QPainter& p, size_t row) const;
+  void paintRowMargin(QPainter& p, size_t row) const;
+  void paintFoot(QPainter& p) const;
+  void paintChosen(QPainter& p) const;
+  const Estimate& rowAccuracy(size_t row) const;
+  const Estimate& columnAccuracy(size_t column) const;
+  double share(size_t map, size_t reference) const;
+  double rowShare(size_t row) const;
+  double columnShare(size_t column) const;
+  QString marginText(bool ofRow, size_t at) const;
   QColor colourOf(size_t i) const;
-  QColor tint(size_t i, size_t j, size_t most) const;
-  QString cellText(size_t i, size_t j) const;
-  int right() const;  // of the cells
+  QColor tint(size_t map, size_t reference, double most) const;
+  QRect gridRect(size_t row, size_t column) const;
+  size_t size() const { return matrix_.codes.size(); }
+  int right() const;   // of the cells
+  int bottom() const;  // of the cells
   int cellWidth() const;
   int cellHeight() const;
   ConfusionMatrix matrix_;
+  Assessment assessment_;
   Legend legend_;
   Show show_ = Show::Counts;
-  bool intervals_ = true;
-  QPair<int, int> chosen_{-1, -1};
+  bool turned_ = false, intervals_ = true;
+  QPair<int, int> chosen_{kWhole, kWhole};
 };
 
 }  // namespace zp

@@ -32,13 +32,10 @@ ValidationPanel::ValidationPanel(Workbench& bench, MapView& view, LabelBook& boo
   fresh_ = linkButton(txt("Start again with the map and points above"));
   fresh_->setObjectName("freshLabels");
   box()->addWidget(fresh_, 0, Qt::AlignLeft);
-  matrix_ = quietButton(txt("Matrix"));
-  matrix_->setObjectName("openMatrix");
   connect(all_, &QPushButton::clicked, this, [this] {
     book_.cell.reset();
     Q_EMIT book_.updated();
   });
-  connect(matrix_, &QPushButton::clicked, this, &ValidationPanel::matrixAsked);
   connect(fresh_, &QPushButton::clicked, this, &ValidationPanel::begin);
 }
 
@@ -147,7 +144,6 @@ void ValidationPanel::showProgress() {
                       .arg(l.closed() ? txt(" The labelling is closed.") : ""));
   fresh_->setVisible(!book_.none());
   all_->setVisible(l.closed() && book_.cell.has_value());
-  matrix_->setEnabled(done > 0);
 }
 
 /// Before there are labels: what the map says of each class, and how many points test it.
@@ -188,15 +184,16 @@ void ValidationPanel::countPoints(const Product& map, const Product& points) {
 
 /// Once the labelling is closed.
 void ValidationPanel::showAccuracies() {
-  const auto m = book_.labelling().closed() ? book_.matrix() : std::nullopt;
-  table_->setVisible(m.has_value());
-  if (!m) return;
-  table_->setRowCount(static_cast<int>(m->codes.size()));
+  const Judged* j = book_.labelling().closed() ? book_.judged() : nullptr;
+  table_->setVisible(j != nullptr);
+  if (j == nullptr) return;
+  const auto& m = j->matrix;
+  table_->setRowCount(static_cast<int>(m.codes.size()));
   for (int r = 0; r < table_->rowCount(); ++r) {
     const auto i = static_cast<size_t>(r);
-    table_->setItem(r, 0, classItem(bench_.study(), m->codes[i], m->names[i]));
-    table_->setItem(r, 1, figureItem(percent(m->users(i).value)));
-    table_->setItem(r, 2, figureItem(percent(m->producers(i).value)));
+    table_->setItem(r, 0, classItem(bench_.study(), m.codes[i], m.names[i]));
+    table_->setItem(r, 1, figureItem(percent(j->first().users[i].value)));
+    table_->setItem(r, 2, figureItem(percent(j->first().producers[i].value)));
   }
   fitHeight(table_);
 }
@@ -212,10 +209,6 @@ QString ValidationPanel::action() const {
   const Labelling& l = book_.labelling();
   if (l.closed()) return txt("See the matrix");
   return txt("Go on labelling (%1 left)").arg(l.points().size() - l.labelled());
-}
-
-bool ValidationPanel::offersBeside() const {
-  return !book_.none() && !book_.labelling().closed();
 }
 
 Json ValidationPanel::step() const {
@@ -254,9 +247,7 @@ std::vector<ViewPoint> ValidationPanel::points() const {
     return c != nullptr ? toQt(c->colour) : QColor(Qt::white);
   };
   for (const auto& p : l.points()) {
-    if (l.closed() && book_.cell &&
-        (p.mapped != book_.cell->first || p.reference != book_.cell->second))
-      continue;
+    if (l.closed() && !book_.inCell(p)) continue;
     Place at = p.place;
     if (!change->apply(at)) continue;
     ViewPoint v{at, QColor(Qt::white), {}, false};

@@ -17,8 +17,6 @@ class ValidationPanel : public Panel {
   /// A new labelling of the map and points above.
   Json step() const override;
   void act() override;
-  QPushButton* besideAction() const override { return matrix_; }
-  bool offersBeside() const override;
   std::vector<ViewPoint> points() const override;
 
  Q_SIGNALS:
@@ -44,7 +42,7 @@ class ValidationPanel : public Panel {
   QString fieldsOf_;  // the points whose columns are offered
   QLabel *state_, *advice_;
   QProgressBar* bar_;
-  QPushButton *matrix_, *fresh_, *all_;
+  QPushButton *fresh_, *all_;
   QTableWidget *table_, *knownTable_;
 };
 

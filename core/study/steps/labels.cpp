@@ -49,6 +49,27 @@ std::vector<ValidationPoint> pointsOn(const Layer& layer, const Product& map) {
   return all;
 }
 
+/// The class that each point was drawn in, where a plan drew them class by class of a map that is
+/// still as it was then, and the area of each of these strata.
+std::map<int, double> setStrata(StepRun& r, const Product& points, const Layer& layer,
+                                std::vector<ValidationPoint>& all) {
+  std::map<int, double> areas;
+  if (points.step.value("plan", "") != "stratified" || !points.facts.contains("strata"))
+    return areas;
+  const std::string over = points.step.at("over");
+  const Product* drawnOn = r.study().product(over);
+  if (drawnOn == nullptr) return areas;
+  for (const auto& input : points.inputs)
+    if (input.revision != r.study().revisionOf(input.id)) return areas;
+  const int band = points.step.value("band", 0) + 1;
+  const auto codes = readAt(placesOf(layer), layer.crs, {{drawnOn->file, band, "map"}}).values[0];
+  for (size_t i = 0; i < all.size(); ++i)
+    all[i].stratum = std::isnan(codes[i]) ? 0 : static_cast<int>(codes[i]);
+  for (const auto& s : points.facts["strata"])
+    areas[s.at("code").get<int>()] = s.at("area_m2").get<double>();
+  return areas;
+}
+
 /// Shuffled for the first time, or with the labels given before.
 Labelling labellingOf(StepRun& r, std::vector<ValidationPoint> points) {
   if (r.again() != nullptr) return readLabels(r.again()->file).labelling.onChangedMap(points);
@@ -71,8 +92,11 @@ Product runLabels(StepRun& r) {
   r.begin(ProductKind::Labels, ".json", true);
   r.product.facts = {{"points", all.size()}};
   labelBy(r, layer.table, all);
+  // Labels that were given before keep the strata that their points were drawn in then.
+  const auto strata =
+      r.again() != nullptr ? readLabels(r.again()->file).strata : setStrata(r, points, layer, all);
   const Labelling labelling = labellingOf(r, std::move(all));
-  writeLabels(r.temporary, {labelling, layer.crs});
+  writeLabels(r.temporary, {labelling, layer.crs, strata});
   return r.finish();
 }
 

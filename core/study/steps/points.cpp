@@ -153,9 +153,17 @@ Json perClass(const PlannedPoints& points) {
   return list;
 }
 
+Json strataOf(const PlannedPoints& points) {
+  Json list = Json::array();
+  for (const auto& [code, area] : points.strata)
+    list.push_back({{"code", code}, {"area_m2", area}});
+  return list;
+}
+
 Json factsOf(const PlannedPoints& points, const Grid& grid) {
   Json facts = {{"points", points.points.size()}};
   if (!points.perClass.empty()) facts["per_class"] = perClass(points);
+  if (!points.strata.empty()) facts["strata"] = strataOf(points);
   if (!points.blocks.empty()) facts["blocks"] = points.blocks.size();
   const Spread spread = spreadOf(points.points, grid);
   if (std::isfinite(spread.nearest)) facts["nearest"] = spread.nearest;
