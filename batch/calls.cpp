@@ -13,7 +13,9 @@ Call readings(CLI::App& app);
 Call zones(CLI::App& app);
 Call join(CLI::App& app);
 Call table(CLI::App& app);
+Call plan(CLI::App& app);
 Call matrix(CLI::App& app);
+Call compare(CLI::App& app);
 Call signatures(CLI::App& app);
 Call map(CLI::App& app);
 Call cluster(CLI::App& app);
@@ -32,30 +34,15 @@ Call record(CLI::App& app);
 // In the order of the help.
 std::vector<Call> addCalls(CLI::App& app) {
   std::vector<Call> all;
-  for (auto* add : {&calls::look,
-                    &calls::index,
-                    &calls::threshold,
-                    &calls::areas,
-                    &calls::points,
-                    &calls::cells,
-                    &calls::readings,
-                    &calls::zones,
-                    &calls::join,
-                    &calls::table,
-                    &calls::matrix,
-                    &calls::signatures,
-                    &calls::map,
-                    &calls::cluster,
-                    &calls::nameClusters,
-                    &calls::segments,
-                    &calls::tidy,
-                    &calls::listOfMethods,
-                    &calls::listOfFeatures,
-                    &calls::import,
-                    &calls::composite,
-                    &calls::change,
-                    &calls::run,
-                    &calls::record})
+  for (auto* add : {&calls::look,     &calls::index,         &calls::threshold,
+                    &calls::areas,    &calls::points,        &calls::cells,
+                    &calls::readings, &calls::zones,         &calls::join,
+                    &calls::table,    &calls::plan,          &calls::matrix,
+                    &calls::compare,  &calls::signatures,    &calls::map,
+                    &calls::cluster,  &calls::nameClusters,  &calls::segments,
+                    &calls::tidy,     &calls::listOfMethods, &calls::listOfFeatures,
+                    &calls::import,   &calls::composite,     &calls::change,
+                    &calls::run,      &calls::record})
     all.push_back(add(app));
   return all;
 }

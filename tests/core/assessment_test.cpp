@@ -341,7 +341,8 @@ TEST(ClassGroupsTest, MergedClassesAreOneAndStrataStay) {
   EXPECT_EQ(groups.of(4), 4);
   EXPECT_EQ(groups.members(3), (std::vector<int>{3, 5, 7}));
   Legend legend;
-  legend.classes = {{3, "Reed", {}}, {4, "Sand", {}}, {5, "Marsh", {}}};
+  for (const auto& [code, name] : {std::pair{3, "Reed"}, {4, "Sand"}, {5, "Marsh"}})
+    legend.addMissing(code, name);
   EXPECT_EQ(groups.legend(legend).find(3)->name, "Reed + Marsh + class 7");
   EXPECT_EQ(groups.legend(legend).find(4)->name, "Sand");
   const std::vector<DrawnPoint> points{{3, 3, 5}, {5, 5, 5}, {4, 4, 3}, {4, 0, 5}};
