@@ -71,6 +71,8 @@ void MainWindow::buildDesks() {
   desk_[5] = accuracyDesk_ = new AccuracyDesk(bench_, *view_, book_);
   labelling_ = new LabellingSheet(bench_, book_);
   matrix_ = new MatrixSheet(bench_, book_);
+  plan_ = new PlanSheet(bench_);
+  comparison_ = new ComparisonSheet(bench_, book_);
   naming_ = new NamingSheet(bench_);
   signatures_ = new SignatureSheet(bench_, [this] { return mappingDesk_->features(); });
   table_ = new TableSheet(bench_);
@@ -122,6 +124,8 @@ void MainWindow::buildMiddle() {
   pages_->addWidget(naming_);
   pages_->addWidget(signatures_);
   pages_->addWidget(table_);
+  pages_->addWidget(plan_);
+  pages_->addWidget(comparison_);
   auto* whole = new QWidget;
   auto* layout = tight<QVBoxLayout>(whole);
   layout->addWidget(trail_);
@@ -251,6 +255,8 @@ void MainWindow::takeLook(const QString& look) {
 void MainWindow::studyChanged() {
   outlines_->forget();
   signatures_->forget();
+  plan_->forget();
+  comparison_->forget();
   table_->forget();
   for (auto* d : desk_) {
     d->leave();
@@ -423,6 +429,8 @@ bool MainWindow::settled() const {
   if (pages_->currentIndex() == kNaming) return naming_->ready();
   if (pages_->currentIndex() == kSignatures) return signatures_->ready();
   if (pages_->currentIndex() == kTable) return table_->ready();
+  if (pages_->currentIndex() == kPlan) return plan_->ready();
+  if (pages_->currentIndex() == kComparison) return comparison_->ready();
   return view_->complete();
 }
 

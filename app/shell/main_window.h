@@ -2,8 +2,10 @@
 #include <QtWidgets>
 
 #include "desks/accuracy/accuracy_desk.h"
+#include "desks/accuracy/comparison_sheet.h"
 #include "desks/accuracy/labelling_sheet.h"
 #include "desks/accuracy/matrix_sheet.h"
+#include "desks/accuracy/plan_sheet.h"
 #include "desks/indices/indices_desk.h"
 #include "desks/mapping/mapping_desk.h"
 #include "desks/mapping/naming_sheet.h"
@@ -44,6 +46,8 @@ class MainWindow : public QMainWindow {
   LabelBook& book() { return book_; }
   LabellingSheet& labelling() { return *labelling_; }
   MatrixSheet& matrix() { return *matrix_; }
+  PlanSheet& plan() { return *plan_; }
+  ComparisonSheet& comparison() { return *comparison_; }
   NamingSheet& naming() { return *naming_; }
   SignatureSheet& signatures() { return *signatures_; }
   TableSheet& table() { return *table_; }
@@ -55,6 +59,8 @@ class MainWindow : public QMainWindow {
   void openOrBringIn(const QStringList& paths);
   void openLabelling();
   void openMatrix();
+  void openPlan(const QString& map);
+  void openComparison();
   /// The naming board of a product of clusters.
   void openNaming(const QString& product);
   /// The sheet of signatures, at a class.
@@ -72,7 +78,7 @@ class MainWindow : public QMainWindow {
   void closeEvent(QCloseEvent*) override;
 
  private:
-  enum Page { kWork, kLabelling, kMatrix, kNaming, kSignatures, kTable };
+  enum Page { kWork, kLabelling, kMatrix, kNaming, kSignatures, kTable, kPlan, kComparison };
   static QString stageName(size_t stage);
   void buildDesks();
   QWidget* buildWork();
@@ -136,6 +142,8 @@ class MainWindow : public QMainWindow {
   AccuracyDesk* accuracyDesk_;
   LabellingSheet* labelling_;
   MatrixSheet* matrix_;
+  PlanSheet* plan_;
+  ComparisonSheet* comparison_;
   MappingDesk* mappingDesk_;
   NamingSheet* naming_;
   SignatureSheet* signatures_;

@@ -10,6 +10,9 @@ void MainWindow::connectSheets() {
   });
   connect(accuracyDesk_, &AccuracyDesk::labellingAsked, this, &MainWindow::openLabelling);
   connect(accuracyDesk_, &AccuracyDesk::matrixAsked, this, &MainWindow::openMatrix);
+  connect(accuracyDesk_, &AccuracyDesk::planAsked, this, &MainWindow::openPlan);
+  connect(plan_, &PlanSheet::leaveAsked, this, [this] { goTo(5); });
+  connect(plan_, &PlanSheet::labellingAsked, this, &MainWindow::openLabelling);
   connect(labelling_, &LabellingSheet::leaveAsked, this, [this] { goTo(5); });
   connect(labelling_, &LabellingSheet::closed, this, &MainWindow::openMatrix);
   connect(mappingDesk_, &MappingDesk::namingAsked, this, &MainWindow::openNaming);
@@ -28,6 +31,14 @@ void MainWindow::connectSheets() {
     goTo(2);
     openSignatures(code);
   });
+  connect(matrix_, &MatrixSheet::comparisonAsked, this, &MainWindow::openComparison);
+  connect(comparison_, &ComparisonSheet::leaveAsked, this, &MainWindow::openMatrix);
+  connect(comparison_, &ComparisonSheet::pointsAsked, this,
+          [this](const QString& front, const QString& behind) {
+            goTo(5);
+            showFront(front);
+            showBehind(bench_.pictureOf(behind));
+          });
   connect(table_, &TableSheet::leaveAsked, this, [this] { goTo(4); });
   connect(table_, &TableSheet::tableAsked, this, &MainWindow::openTable);
   connect(table_, &TableSheet::pictureAsked, this, &MainWindow::showFront);
@@ -54,6 +65,21 @@ void MainWindow::openMatrix() {
   pages_->setCurrentIndex(kMatrix);
   matrix_->open();
   updateTrail();
+}
+
+void MainWindow::openPlan(const QString& map) {
+  goTo(5);
+  shelf_->setVisible(false);
+  pages_->setCurrentIndex(kPlan);
+  pages_->currentWidget()->layout()->activate();
+  const Json pace = bench_.place("label-pace");
+  plan_->open(map, pace.is_number() ? pace.get<double>() : 0);
+}
+
+void MainWindow::openComparison() {
+  shelf_->setVisible(true);
+  pages_->setCurrentIndex(kComparison);
+  comparison_->open();
 }
 
 void MainWindow::openNaming(const QString& product) {

@@ -86,7 +86,6 @@ void makeMaps(Driver& t, const QDir& folder) {
   t.until([&] { return w.findChild<QLabel*>("unlikeShare")->isVisible(); }, "what is a guess");
   t.click<QCheckBox>("hatchGuess");
   pointAt(t, 0.7, 0.4);
-  shot(t, folder, "18-trying");
   QTest::mouseClick(t.find<QToolButton>("curtain"), Qt::LeftButton);
   t.make("primary", "the map by a forest");
   QTest::mouseClick(t.find<QToolButton>("curtain"), Qt::LeftButton);
@@ -147,7 +146,10 @@ void wholeJob(Driver& t, const QDir& folder, const QString& truth) {
   t.make("primary", "the readings");
 
   t.stage(5);
-  shot(t, folder, "6-accuracy");
+  t.click("planPoints");
+  t.until([&] { return w.plan().isVisible() && w.plan().ready(); }, "the validation plan");
+  shot(t, folder, "6-validation-plan");
+  t.click("planBack");
   t.click("primary");
   t.until([&] { return w.labelling().isVisible() && !w.book().none(); }, "the labelling desk");
   t.settle();
@@ -165,6 +167,10 @@ void wholeJob(Driver& t, const QDir& folder, const QString& truth) {
   t.until([&] { return w.matrix().isVisible(); }, "the matrix");
   shot(t, folder, "8-matrix");
   w.matrix().writeCsv(folder.filePath("confusion-matrix.csv"));
+  t.click("compareMaps");
+  t.until([&] { return w.comparison().isVisible() && w.comparison().ready(); }, "the comparison");
+  shot(t, folder, "18-comparison");
+  t.click("comparisonBack");
   t.click("showPoints");
   shot(t, folder, "9-points");
 }

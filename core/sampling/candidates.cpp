@@ -36,7 +36,7 @@ class WindowDraw {
       of.area += ground_.areaOf(row);
       if (taken)
         of.taken.push_back(pixel);
-      else
+      else if (part != Bounds::Avoided)
         of.add(candidate(pixel, key, row), draw_.most(*stratum));
     }
   }

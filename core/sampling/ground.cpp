@@ -76,6 +76,11 @@ void Bounds::add(const std::vector<Shape>& shapes) {
              std::min(extent_.right, all.right), std::min(extent_.top, all.top)};
 }
 
+void Bounds::avoid(const std::vector<Shape>& shapes) {
+  if (!shapes.empty())
+    avoided_.emplace(Area{InsideMask(shapes, grid_), PointInside(shapes, grid_)});
+}
+
 void Bounds::fill(Window w, bool anywhere, std::vector<uint8_t>& parts) const {
   parts.assign(w.pixels(), In);
   std::vector<uint8_t> centres, edges;
@@ -89,9 +94,18 @@ void Bounds::fill(Window w, bool anywhere, std::vector<uint8_t>& parts) const {
         parts[p] = Out;
     }
   }
+  if (!avoided_) return;
+  avoided_->centres.fill(w, centres);
+  if (anywhere) avoided_->places.fillEdges(w, edges);
+  for (size_t p = 0; p < parts.size(); ++p)
+    if (anywhere && edges[p] != 0)
+      parts[p] = parts[p] == Out ? Out : Partly;
+    else if (centres[p] != 0 && parts[p] != Out)
+      parts[p] = Avoided;
 }
 
 bool Bounds::holds(Place pixel) const {
+  if (avoided_ && avoided_->places.at(pixel.x, pixel.y)) return false;
   return std::all_of(areas_.begin(), areas_.end(),
                      [&](const Area& a) { return a.places.at(pixel.x, pixel.y); });
 }

@@ -28,18 +28,20 @@ Ground groundOf(const std::filesystem::path& raster, bool classes, int band);
 /// What is valid in the band that gives the scene its grid, as class 1.
 Ground groundOf(const Scene& scene);
 
-/// The polygons that places must lie in: all of some areas, each under the even–odd rule.
+/// The polygons that places must lie in: all of some areas, each under the even–odd rule; and those
+/// that they must not.
 class Bounds {
  public:
   explicit Bounds(const Grid& grid) : grid_(grid), extent_(grid.extent()) {}
   void add(const std::vector<Shape>& shapes);
+  void avoid(const std::vector<Shape>& shapes);
   /// What holds all places, in the grid's system.
   const Extent& extent() const { return extent_; }
 
-  enum Part : uint8_t { Out, In, Partly };
+  enum Part : uint8_t { Out, In, Partly, Avoided };  // Avoided: in the area all the same
   /// Of every pixel of a window; without `anywhere` its centre decides.
   void fill(Window window, bool anywhere, std::vector<uint8_t>& parts) const;
-  /// Whether a place lies in all of them, in pixel units.
+  /// Whether a place may be taken, in pixel units.
   bool holds(Place pixel) const;
 
  private:
@@ -50,6 +52,7 @@ class Bounds {
   const Grid& grid_;
   Extent extent_;
   std::vector<Area> areas_;
+  std::optional<Area> avoided_;
 };
 
 }  // namespace zp

@@ -49,6 +49,7 @@ PlanArea planArea(Ground ground, const SamplingPlan& plan, const Layer* inside) 
     add({{{{{e.left, e.bottom}, {e.right, e.bottom}, {e.right, e.top}, {e.left, e.top}}}, {}}});
   }
   if (inside != nullptr) add(inside->shapes);
+  area.bounds->avoid(plan.avoid);
   return area;
 }
 

@@ -47,7 +47,10 @@ struct SamplingPlan {
 
   double edge = 0;                    // least distance from the edge of the area
   std::optional<Extent> within = {};  // a rectangle in the raster's system
-  bool takeFewer = false;             // where there is not enough room, rather than an Error
+  /// Polygons in the raster's system that no point may lie in. The area and its classes are told
+  /// with them all the same: what is learned outside of them is taken to hold there too.
+  std::vector<Shape> avoid = {};
+  bool takeFewer = false;  // where there is not enough room, rather than an Error
 };
 
 struct SamplePoint {

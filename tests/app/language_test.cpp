@@ -40,7 +40,8 @@ class LanguageWindow : public RealWindow {
   /// Names that people gave, roles, formulas and units are the same in every language.
   QSet<QString> names() {
     QString all =
-        "Zany Patch km ha nm dB KiB MiB px UTC EPSG UTM zone WGS Ctrl Shift Alt Esc tif gpkg csv and "
+        "Zany Patch km ha nm dB KiB MiB px UTC EPSG UTM zone WGS Ctrl Shift Alt Esc tif gpkg csv "
+        "and "
         "or "
         "not when then else gree id VH VV Finch Kite Heron demo archive catalog json study "
         "Mar Aug Oct Nov ";
@@ -270,6 +271,11 @@ TEST_F(LanguageWindow, NoWordOnTheWayToTheMatrixIsMissedOrCut) {
   d().click("leaveTable");
   d().stage(5);
   lookAround("before labelling");
+  d().click("planPoints");
+  d().settle();
+  d().press("planned-5", "1");
+  lookAround("the validation plan");
+  d().click("planBack");
   startLabelling();
   lookAround("labelling");
   const size_t n = w().book().labelling().points().size();
@@ -278,6 +284,10 @@ TEST_F(LanguageWindow, NoWordOnTheWayToTheMatrixIsMissedOrCut) {
   d().click("closeLabelling");
   d().until([&] { return w().matrix().isVisible(); }, "the matrix");
   lookAround("the matrix");
+  d().click("compareMaps");
+  d().settle();
+  lookAround("the comparison");
+  d().click("comparisonBack");
   d().click("matrixBack");
   lookAround("after the labelling");
   QStringList facts;

@@ -1,4 +1,5 @@
 // The Sampling and Accuracy desks and the matrix sheet, worked by mouse and keys.
+#include "accuracy/maps_at_points.h"
 #include "base/text.h"
 #include "desks/class_key.h"
 #include "outline/layer.h"
@@ -289,6 +290,57 @@ TEST_F(AccuracyDeskWindow, ConfusedClassesCountAsOneAndApartAgain) {
   d().click("takeApart");
   EXPECT_EQ(w().book().judged()->first().overall.value, before);
   EXPECT_FALSE(w().findChild<QLabel*>("matrixGrouped")->isVisible());
+}
+
+TEST_F(AccuracyDeskWindow, TwoMapsAreComparedAtTheSamePoints) {
+  startLabelling();
+  labelAll(5);
+  closeLabelling();
+  const std::string first = w().book().map()->id;
+  d().stage(3);
+  d().click("trainedMap");
+  d().settle();
+  d().click("method-random-forest");
+  d().make("primary", "the second map");
+  const std::string second = s().newest(ProductKind::ClassMap)->id;
+  d().stage(5);
+  d().click("primary");
+  d().until([&] { return w().matrix().isVisible(); }, "the matrix");
+  d().click("compareMaps");
+  d().until([&] { return w().comparison().isVisible() && w().comparison().ready(); }, "both maps");
+  d().settle();
+  look("comparison");
+  // What is labelled as the first map has it is nearly right there, and less so on the second.
+  auto* box = d().find<QComboBox>("compareSecond");
+  EXPECT_EQ(box->currentData().toString(), q(first));
+  d().find<QComboBox>("compareFirst")->setCurrentIndex(box->findData(q(second)));
+  Q_EMIT d().find<QComboBox>("compareFirst")->activated(0);
+  const QString verdict = d().find<QLabel>("verdict")->text();
+  EXPECT_TRUE(verdict.contains("Cover, maximum likelihood</b> is better")) << verdict.toStdString();
+  const auto classes = classesAt(labelling().points(), w().book().crs(),
+                                 {s().product(second)->file, s().product(first)->file});
+  size_t onlyFirst = 0, onlySecond = 0;
+  for (size_t i = 0; i < labelling().points().size(); ++i) {
+    const int truth = labelling().points()[i].reference;
+    EXPECT_EQ(classes[1][i], labelling().points()[i].mapped);
+    onlyFirst += classes[0][i] == truth && classes[1][i] != truth ? 1 : 0;
+    onlySecond += classes[0][i] != truth && classes[1][i] == truth ? 1 : 0;
+  }
+  ASSERT_GT(onlySecond, 0u);
+  EXPECT_TRUE(d().find<QLabel>("verdictTest")
+                  ->text()
+                  .startsWith(QString("%1 points are right in the second only, %2")
+                                  .arg(onlySecond)
+                                  .arg(onlyFirst)));
+  EXPECT_EQ(d().find<QTableWidget>("allMaps")->rowCount(), 2);
+  d().click("showUnlike");
+  ASSERT_TRUE(w().book().chosen.has_value());
+  EXPECT_EQ(w().book().chosen->size(), onlyFirst + onlySecond);
+  d().settle();
+  EXPECT_EQ(w().view().front().of, first);
+  EXPECT_EQ(w().view().back().of, second);
+  d().click("allPoints");
+  EXPECT_FALSE(w().book().anyChosen());
 }
 
 TEST_F(AccuracyDeskWindow, ALabelAfterClosingIsRecorded) {

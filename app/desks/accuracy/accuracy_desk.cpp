@@ -10,6 +10,7 @@ AccuracyDesk::AccuracyDesk(Workbench& bench, MapView& view, LabelBook& book)
   addPanel(validation);
   body()->addStretch();
   connect(validation, &ValidationPanel::labellingAsked, this, &AccuracyDesk::labellingAsked);
+  connect(validation, &ValidationPanel::planAsked, this, &AccuracyDesk::planAsked);
   connect(validation, &ValidationPanel::matrixAsked, this, &AccuracyDesk::matrixAsked);
   connect(&book_, &LabelBook::updated, this, [this] {
     if (isVisible()) refresh();
@@ -23,10 +24,6 @@ Desk::Missing AccuracyDesk::missing() const {
         txt("Here a map is tested at points whose true class you say, and its confusion matrix and "
             "accuracies with their intervals appear. There is no map to test yet; make one first."),
         txt("Go to mapping"), 3};
-  if (s.newest(ProductKind::Points) == nullptr)
-    return {txt("A map is tested at validation points. Place some first, about 30 to 50 in each "
-                "class."),
-            txt("Go to sampling"), 4};
   return {};
 }
 

@@ -14,6 +14,8 @@ class AccuracyDesk : public Desk {
  Q_SIGNALS:
   void labellingAsked();
   void matrixAsked();
+  /// Points for a map are to be planned.
+  void planAsked(const QString& map);
 
  protected:
   Missing missing() const override;

@@ -70,7 +70,7 @@ void LabelBook::startAfresh() {
   judged_.reset();
   ungrouped_.reset();
   groups_.clear();
-  cell.reset();
+  chooseAll();
 }
 
 void LabelBook::changed() {
@@ -88,7 +88,7 @@ void LabelBook::changed() {
 
 const Judged* LabelBook::ungrouped() const {
   if (!ungrouped_ && labelling_.labelled() > 0) try {
-      ungrouped_ = judge({});
+      ungrouped_ = judge(labelling_.drawn());
     } catch (const std::exception&) {
       // No point with both sides.
     }
@@ -97,12 +97,12 @@ const Judged* LabelBook::ungrouped() const {
 
 const Judged* LabelBook::judged() const {
   if (groups_.none()) return ungrouped();
-  if (!judged_ && ungrouped() != nullptr) judged_ = judge(groups_);
+  if (!judged_ && ungrouped() != nullptr) judged_ = judge(labelling_.drawn(), groups_);
   return judged_ ? &*judged_ : nullptr;
 }
 
-Judged LabelBook::judge(const ClassGroups& groups) const {
-  const auto points = groups.grouped(labelling_.drawn());
+Judged LabelBook::judge(const std::vector<DrawnPoint>& drawn, const ClassGroups& groups) const {
+  const auto points = groups.grouped(drawn);
   std::vector<MapAndReference> pairs;
   for (const auto& p : points) pairs.push_back({p.mapped, p.reference});
   Judged j;
@@ -155,16 +155,22 @@ bool LabelBook::drawnPerClass() const {
 void LabelBook::merge(int a, int b) {
   groups_.merge(a, b);
   judged_.reset();
-  cell.reset();
+  chooseAll();
 }
 
 void LabelBook::takeApart() {
   groups_.clear();
   judged_.reset();
+  chooseAll();
+}
+
+void LabelBook::chooseAll() {
   cell.reset();
+  chosen.reset();
 }
 
 bool LabelBook::inCell(const ValidationPoint& p) const {
+  if (chosen) return chosen->count(p.id) > 0;
   if (!cell) return true;
   if (p.mapped == 0 || p.reference == 0) return false;
   return (cell->first == 0 || groups_.of(p.mapped) == cell->first) &&

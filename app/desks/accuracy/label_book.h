@@ -1,4 +1,6 @@
 #pragma once
+#include <set>
+
 #include "accuracy/class_groups.h"
 #include "accuracy/labelling.h"
 #include "shell/workbench.h"
@@ -32,6 +34,9 @@ class LabelBook : public QObject {
   const Product* map() const;
   /// The labels so far against the map; nullptr without a label. Stands until the next change.
   const Judged* judged() const;
+  /// What the labels would say of points mapped so; Error: no point with both sides.
+  Judged judge(const std::vector<DrawnPoint>& points, const ClassGroups& groups = {}) const;
+  const std::map<int, double>& strata() const { return strata_; }
   /// The same, with no classes counted as one.
   const Judged* ungrouped() const;
   std::optional<ConfusionMatrix> matrix() const;
@@ -56,6 +61,10 @@ class LabelBook : public QObject {
   /// The points alone that are shown: of a cell of the matrix (map, reference codes), or with one
   /// side 0 of a row or column.
   std::optional<std::pair<int, int>> cell;
+  /// Or these alone, by their ids.
+  std::optional<std::set<int>> chosen;
+  bool anyChosen() const { return cell || chosen; }
+  void chooseAll();
   bool inCell(const ValidationPoint& p) const;
 
  Q_SIGNALS:
@@ -66,7 +75,6 @@ class LabelBook : public QObject {
   const Product* points() const;
 
   Workbench& bench_;
-  Judged judge(const ClassGroups& groups) const;
   void startAfresh();
 
   std::string id_, crs_;

@@ -367,13 +367,16 @@ void LabellingSheet::showCurves(const Curves& c) {
 void LabellingSheet::label(int code) {
   book_.labelling().label(code, now());
   ++paced_;
+  if (paced_ >= 5)
+    bench_.setPlace("label-pace",
+                    static_cast<double>(pace_.elapsed()) / 1000 / static_cast<double>(paced_));
   book_.changed();
   showPoint();
 }
 
 /// Points of a cell of the matrix are looked at, one by one.
 bool LabellingSheet::looking() const {
-  return book_.labelling().closed() && book_.cell.has_value();
+  return book_.labelling().closed() && book_.anyChosen();
 }
 
 /// To the next or last point of those looked at, round and round.

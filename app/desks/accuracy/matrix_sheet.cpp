@@ -152,10 +152,14 @@ QLayout* MatrixSheet::buildFoot() {
   back->setObjectName("matrixBack");
   connect(back, &QPushButton::clicked, this, &MatrixSheet::leaveAsked);
   auto* foot = new QHBoxLayout;
-  foot->addWidget(csv, 1);
-  foot->addWidget(back);
+  auto* compared = quietButton(txt("Compare maps"));
+  compared->setObjectName("compareMaps");
+  connect(compared, &QPushButton::clicked, this, &MatrixSheet::comparisonAsked);
+  foot->addWidget(compared, 1);
+  foot->addWidget(back, 1);
   auto* below = column(18, 4, 18, 14);
   below->addWidget(said_);
+  below->addWidget(csv);
   below->addLayout(foot);
   return below;
 }
@@ -229,6 +233,7 @@ void MatrixSheet::setCell() {
   const auto [i, j] = view_->chosen();
   const auto& codes = book_.judged()->matrix.codes;
   const auto codeOf = [&](int at) { return at < 0 ? 0 : codes[static_cast<size_t>(at)]; };
+  book_.chooseAll();
   book_.cell = {codeOf(i), codeOf(j)};
 }
 

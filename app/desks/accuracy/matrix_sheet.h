@@ -18,6 +18,7 @@ class MatrixSheet : public QWidget {
  Q_SIGNALS:
   void leaveAsked();
   void pointsAsked();
+  void comparisonAsked();
   /// The chosen points are to be looked at one by one on the labelling desk.
   void labellingAsked();
   /// How far apart a class is from others, and its training areas.

@@ -1,6 +1,7 @@
 #include "desks/accuracy/matrix_view.h"
 
 #include "desks/accuracy/percent.h"
+#include "desks/accuracy/tint.h"
 
 namespace zp {
 namespace {
@@ -10,14 +11,6 @@ constexpr int kNames = 122, kHead = 104, kFoot = 78;
 constexpr int kBar = 62, kBarWidth = 62, kValue = 130, kInterval = 178, kError = 226,
               kMargins = 270;
 constexpr int kLine = 18;  // of the foot
-
-QColor mixed(const QColor& a, const QColor& b, double share) {
-  const auto part = [share](float from, float to) {
-    return static_cast<float>(from + share * (to - from));
-  };
-  return QColor::fromRgbF(part(a.redF(), b.redF()), part(a.greenF(), b.greenF()),
-                          part(a.blueF(), b.blueF()));
-}
 
 QString limits(const Estimate& e) {
   return decimal(100 * e.low, 0) + "–" + decimal(100 * e.high, 0);
@@ -137,19 +130,6 @@ QColor MatrixView::colourOf(size_t i) const {
   return c != nullptr ? toQt(c->colour) : tokens().second;
 }
 
-/// What agrees and what does not, the more the stronger.
-QColor MatrixView::tint(size_t i, size_t j, double most) const {
-  const bool light = currentLook() == "daylight";
-  if (i == j) {
-    double mapped = 0, reference = 0;
-    for (size_t k = 0; k < size(); ++k) mapped += share(i, k), reference += share(k, i);
-    return mixed(tokens().panel, light ? QColor("#9c86d8") : QColor("#8a74c8"),
-                 0.35 + 0.5 * share(i, j) / std::max(mapped, reference));
-  }
-  return mixed(tokens().panel, light ? QColor("#d98a68") : QColor("#a8543c"),
-               0.22 + 0.5 * share(i, j) / most);
-}
-
 void MatrixView::paintEvent(QPaintEvent*) {
   QPainter p(this);
   p.setRenderHint(QPainter::Antialiasing);
@@ -189,10 +169,6 @@ void MatrixView::paintHeads(QPainter& p) const {
 void MatrixView::paintRow(QPainter& p, size_t row) const {
   const Tokens& t = tokens();
   const QRect first = gridRect(row, 0);
-  double most = 1e-12;
-  for (size_t i = 0; i < size(); ++i)
-    for (size_t j = 0; j < size(); ++j)
-      if (i != j) most = std::max(most, share(i, j));
   p.setPen(Qt::NoPen);
   p.setBrush(colourOf(row));
   p.drawRoundedRect(QRectF(2, first.center().y() - 5, 11, 11), 2, 2);
@@ -204,7 +180,7 @@ void MatrixView::paintRow(QPainter& p, size_t row) const {
   for (size_t c = 0; c < size(); ++c) {
     const size_t i = turned_ ? c : row, j = turned_ ? row : c;
     const bool any = matrix_.counts[i][j] > 0;
-    if (any) p.fillRect(gridRect(row, c), tint(i, j, most));
+    if (any) p.fillRect(gridRect(row, c), matrixTint(assessment_, i, j));
     p.setPen(any ? t.text : t.second);
     p.drawText(gridRect(row, c), Qt::AlignCenter, cellText(i, j));
   }

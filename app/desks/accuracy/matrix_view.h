@@ -52,7 +52,6 @@ class MatrixView : public QWidget {
   double columnShare(size_t column) const;
   QString marginText(bool ofRow, size_t at) const;
   QColor colourOf(size_t i) const;
-  QColor tint(size_t map, size_t reference, double most) const;
   QRect gridRect(size_t row, size_t column) const;
   size_t size() const { return matrix_.codes.size(); }
   int right() const;   // of the cells

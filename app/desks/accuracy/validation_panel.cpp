@@ -29,11 +29,16 @@ ValidationPanel::ValidationPanel(Workbench& bench, MapView& view, LabelBook& boo
   all_ = linkButton(txt("Show all points"));
   all_->setObjectName("allPoints");
   box()->addWidget(all_, 0, Qt::AlignLeft);
+  plan_ = linkButton(txt("Plan other points…"));
+  plan_->setObjectName("planPoints");
+  box()->addWidget(plan_, 0, Qt::AlignLeft);
+  connect(plan_, &QPushButton::clicked, this,
+          [this] { Q_EMIT planAsked(map_->currentData().toString()); });
   fresh_ = linkButton(txt("Start again with the map and points above"));
   fresh_->setObjectName("freshLabels");
   box()->addWidget(fresh_, 0, Qt::AlignLeft);
   connect(all_, &QPushButton::clicked, this, [this] {
-    book_.cell.reset();
+    book_.chooseAll();
     Q_EMIT book_.updated();
   });
   connect(fresh_, &QPushButton::clicked, this, &ValidationPanel::begin);
@@ -45,7 +50,8 @@ void ValidationPanel::buildChoices() {
   points_ = new QComboBox;
   points_->setObjectName("accuracyPoints");
   box()->addWidget(fieldRow(txt("Map"), {map_}));
-  box()->addWidget(fieldRow(txt("Points"), {points_}));
+  pointsRow_ = fieldRow(txt("Points"), {points_});
+  box()->addWidget(pointsRow_);
   field_ = new LongChoice;
   field_->setObjectName("accuracyField");
   field_->setToolTip(
@@ -127,11 +133,17 @@ void ValidationPanel::fillFields() {
 void ValidationPanel::showProgress() {
   const Labelling& l = book_.labelling();
   const size_t n = l.points().size(), done = l.labelled();
+  pointsRow_->setVisible(anyPoints());
+  plan_->setVisible(anyPoints());
   advice_->setText(
-      txt("The points come in shuffled order, and the class of the map stays hidden "
-          "until you close the labelling. Then here stand the user's and producer's "
-          "accuracy of each class; 30 to 50 points in each say enough. What is known "
-          "already:"));
+      !anyPoints()
+          ? txt("A map is tested at validation points, whose true class you say without seeing "
+                "what "
+                "the map says. How many there must be follows from how sure you want to be.")
+          : txt("The points come in shuffled order, and the class of the map stays hidden "
+                "until you close the labelling. Then here stand the user's and producer's "
+                "accuracy of each class; 30 to 50 points in each say enough. What is known "
+                "already:"));
   advice_->setVisible(book_.none());
   bar_->setVisible(!book_.none());
   bar_->setRange(0, static_cast<int>(std::max<size_t>(1, n)));
@@ -143,7 +155,7 @@ void ValidationPanel::showProgress() {
                       .arg(l.unsure())
                       .arg(l.closed() ? txt(" The labelling is closed.") : ""));
   fresh_->setVisible(!book_.none());
-  all_->setVisible(l.closed() && book_.cell.has_value());
+  all_->setVisible(l.closed() && book_.anyChosen());
 }
 
 /// Before there are labels: what the map says of each class, and how many points test it.
@@ -205,6 +217,7 @@ Panel::Heading ValidationPanel::heading() const {
 }
 
 QString ValidationPanel::action() const {
+  if (!anyPoints()) return txt("Plan the points");
   if (book_.none()) return txt("Start labelling");
   const Labelling& l = book_.labelling();
   if (l.closed()) return txt("See the matrix");
@@ -223,6 +236,7 @@ Json ValidationPanel::step() const {
 }
 
 void ValidationPanel::act() {
+  if (!anyPoints()) return Q_EMIT planAsked(map_->currentData().toString());
   if (book_.none()) return begin();
   if (book_.labelling().closed()) return Q_EMIT matrixAsked();
   Q_EMIT labellingAsked();

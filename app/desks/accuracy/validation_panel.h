@@ -22,6 +22,7 @@ class ValidationPanel : public Panel {
  Q_SIGNALS:
   void labellingAsked();
   void matrixAsked();
+  void planAsked(const QString& map);
 
  private:
   void begin();
@@ -38,11 +39,13 @@ class ValidationPanel : public Panel {
   LabelBook& book_;
   Latest known_;
   QComboBox *map_, *points_, *field_;
-  QWidget* fieldRow_;
+  QWidget *fieldRow_, *pointsRow_;
   QString fieldsOf_;  // the points whose columns are offered
   QLabel *state_, *advice_;
   QProgressBar* bar_;
-  QPushButton *fresh_, *all_;
+  bool anyPoints() const { return points_->count() > 0; }
+
+  QPushButton *fresh_, *all_, *plan_;
   QTableWidget *table_, *knownTable_;
 };
 

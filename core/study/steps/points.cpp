@@ -103,6 +103,14 @@ std::vector<Place> before(StepRun& r, const std::string& crs) {
   return places;
 }
 
+/// As they are now: points that are drawn stay where they are when training changes.
+std::vector<Shape> trainingShapes(const Study& study, const std::string& crs) {
+  std::vector<Shape> shapes;
+  if (study.training.empty()) return shapes;
+  for (auto& area : trainingIn(study, crs)) shapes.push_back(std::move(area.shape));
+  return shapes;
+}
+
 struct GroundUnder {
   const Scene* scene = nullptr;
   std::filesystem::path file;
@@ -131,7 +139,8 @@ PlannedPoints byHand(const Json& step, const Grid& grid) {
 
 PlannedPoints placed(StepRun& r, const GroundUnder& ground) {
   if (r.step().at("plan") == kByHand) return byHand(r.step(), ground.grid);
-  const auto plan = planOf(r.step());
+  auto plan = planOf(r.step());
+  if (r.step().contains("avoid")) plan.avoid = trainingShapes(r.study(), ground.grid.crs);
   const auto inside = r.inside(ground.grid.crs);
   const Layer* polygons = inside ? &*inside : nullptr;
   const auto already = before(r, ground.grid.crs);
@@ -220,6 +229,7 @@ extern const StepKind points{
      {"given", Holds::Counts, false, "Points of each class, where given"},
      {"left_out", Holds::Indices, false, "Classes that get no points"},
      {"class", Holds::Whole, false, "Only in this class of the map; not stratified"},
+     {"avoid", Holds::Text, false, "No point falls into these", {"training"}},
      {"spacing", Holds::Number, false, "Systematic: from point to point"},
      {"across", Holds::Whole, false, "Or as many from left to right"},
      {"down", Holds::Whole, false, "and from top to bottom"},
