@@ -25,6 +25,23 @@ QLabel* secondLabel(const QString& text) {
   return l;
 }
 
+void placeSideBySide(QWidget* sheet, QLayout* left, QWidget* right) {
+  auto* line = new QFrame;
+  line->setFixedWidth(1);
+  line->setStyleSheet(QString("background: %1;").arg(tokens().hairline.name()));
+  auto* layout = new QHBoxLayout(sheet);
+  layout->setContentsMargins(0, 0, 0, 0);
+  layout->setSpacing(0);
+  layout->addLayout(left, 1);
+  layout->addWidget(line);
+  layout->addWidget(right);
+}
+
+void tellIn(QLabel* label, const QString& sentence) {
+  label->setText(sentence);
+  label->setVisible(!sentence.isEmpty());
+}
+
 void setTone(QLabel* label, const char* tone) {
   label->setProperty("tone", tone);
   label->style()->unpolish(label);

@@ -23,6 +23,10 @@ QWidget* fieldRow(const QString& label, std::initializer_list<QWidget*> fields,
 /// The column of a widget, without margins.
 QVBoxLayout* columnIn(QWidget* holder, int spacing = 8);
 void setTone(QLabel* label, const char* tone);
+/// A sheet of two parts with a hairline between them; the left one gets the room there is.
+void placeSideBySide(QWidget* sheet, QLayout* left, QWidget* right);
+/// Without a sentence the label takes no room.
+void tellIn(QLabel* label, const QString& sentence);
 
 /// Children side by side, on as many lines as they need.
 class FlowLayout : public QLayout {

@@ -42,15 +42,7 @@ ComparisonSheet::ComparisonSheet(Workbench& bench, LabelBook& book)
   left->addWidget(sectionLabel(txt("All maps of the study at these points")));
   left->addWidget(table_);
   left->addStretch();
-  auto* line = new QFrame;
-  line->setFixedWidth(1);
-  line->setStyleSheet(QString("background: %1;").arg(tokens().hairline.name()));
-  auto* layout = new QHBoxLayout(this);
-  layout->setContentsMargins(0, 0, 0, 0);
-  layout->setSpacing(0);
-  layout->addLayout(left, 1);
-  layout->addWidget(line);
-  layout->addWidget(buildVerdict());
+  placeSideBySide(this, left, buildVerdict());
 }
 
 QLayout* ComparisonSheet::buildSide(Side& side, const char* name) {
@@ -116,7 +108,7 @@ bool ComparisonSheet::speaksOfLegend(const Product& map) const {
 }
 
 void ComparisonSheet::open() {
-  say({});
+  tellIn(said_, {});
   maps_.clear();
   const auto& products = bench_.study().products;
   std::vector<std::filesystem::path> files;
@@ -136,7 +128,7 @@ void ComparisonSheet::open() {
   job_.ask([points = book_.labelling().points(), crs = book_.crs(),
             files](const Progress& progress) { return classesAt(points, crs, files, progress); },
            [this](std::vector<std::vector<int>> classes) { arrived(std::move(classes)); },
-           [this](const QString& sentence) { say(sentence); });
+           [this](const QString& sentence) { tellIn(said_, sentence); });
 }
 
 void ComparisonSheet::forget() {
@@ -310,11 +302,6 @@ void ComparisonSheet::showUnlike() {
   book_.chooseAll();
   book_.chosen = ids;
   Q_EMIT pointsAsked(second->id, first->id);
-}
-
-void ComparisonSheet::say(const QString& sentence) {
-  said_->setText(sentence);
-  said_->setVisible(!sentence.isEmpty());
 }
 
 void ComparisonSheet::keyPressEvent(QKeyEvent* e) {

@@ -47,7 +47,6 @@ class ComparisonSheet : public QWidget {
   void showVerdict(const Map& first, const Map& second);
   void fillTable();
   void showUnlike();
-  void say(const QString& sentence);
   const Map* mapOf(const Side& side) const;
 
   Workbench& bench_;

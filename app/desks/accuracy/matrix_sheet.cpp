@@ -19,15 +19,7 @@ QVBoxLayout* column(int left, int top, int right, int bottom) {
 
 MatrixSheet::MatrixSheet(Workbench& bench, LabelBook& book) : bench_(bench), book_(book) {
   setObjectName("matrixSheet");
-  auto* line = new QFrame;
-  line->setFixedWidth(1);
-  line->setStyleSheet(QString("background: %1;").arg(tokens().hairline.name()));
-  auto* layout = new QHBoxLayout(this);
-  layout->setContentsMargins(0, 0, 0, 0);
-  layout->setSpacing(0);
-  layout->addLayout(buildMatrix(), 1);
-  layout->addWidget(line);
-  layout->addWidget(buildSide());
+  placeSideBySide(this, buildMatrix(), buildSide());
   connect(view_, &MatrixView::cellChosen, this, &MatrixSheet::explain);
 }
 
@@ -165,7 +157,7 @@ QLayout* MatrixSheet::buildFoot() {
 }
 
 void MatrixSheet::open() {
-  say({});
+  tellIn(said_, {});
   const Judged* j = book_.judged();
   if (j == nullptr) {
     title_->setText(txt("There is no label yet"));
@@ -343,12 +335,6 @@ void MatrixSheet::explainColumn(size_t j) {
   for (auto* way : {show_, each_}) way->setVisible(m.columnTotal(j) > 0);
 }
 
-/// An empty line takes no room from what stands above it.
-void MatrixSheet::say(const QString& sentence) {
-  said_->setText(sentence);
-  said_->setVisible(!sentence.isEmpty());
-}
-
 void MatrixSheet::writeCsv(const QString& file) {
   const Judged* j = book_.judged();
   if (j == nullptr) return;
@@ -356,9 +342,9 @@ void MatrixSheet::writeCsv(const QString& file) {
     writeFileAtomically(
         file.toStdString(),
         toCsv(toTable(j->matrix, shown(), {view_->turned(), book_.withoutInterval().empty()})));
-    say(txt("The matrix is in “%1”.").arg(file));
+    tellIn(said_, txt("The matrix is in “%1”.").arg(file));
   } catch (const std::exception& e) {
-    say(sentenceOf(e));
+    tellIn(said_, sentenceOf(e));
   }
 }
 

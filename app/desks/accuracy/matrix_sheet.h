@@ -43,7 +43,6 @@ class MatrixSheet : public QWidget {
   void merge();
   void takeApart();
   void tellGroups();
-  void say(const QString& sentence);
   void explain(int map, int reference);
   void explainCell(size_t map, size_t reference);
   void explainRow(size_t map);

@@ -38,18 +38,10 @@ PlanSheet::PlanSheet(Workbench& bench) : bench_(bench), job_(this) {
   connect(&settle_, &QTimer::timeout, this, &PlanSheet::place);
   connect(&bench_, &Workbench::trouble, this, [this](const QString& sentence) {
     if (!isVisible()) return;
-    say(sentence);
+    tellIn(said_, sentence);
     make_->setEnabled(true);
   });
-  auto* line = new QFrame;
-  line->setFixedWidth(1);
-  line->setStyleSheet(QString("background: %1;").arg(tokens().hairline.name()));
-  auto* layout = new QHBoxLayout(this);
-  layout->setContentsMargins(0, 0, 0, 0);
-  layout->setSpacing(0);
-  layout->addLayout(buildLeft(), 1);
-  layout->addWidget(line);
-  layout->addWidget(buildRight());
+  placeSideBySide(this, buildLeft(), buildRight());
 }
 
 QLayout* PlanSheet::buildLeft() {
@@ -194,7 +186,7 @@ void PlanSheet::open(const QString& map, double pace) {
                       .arg(q(product->name)));
   inside_->setVisible(!bench_.studyAreaId().empty());
   avoid_->setEnabled(!bench_.study().training.empty());
-  say({});
+  tellIn(said_, {});
   view_->setCrs(bench_.viewCrs());
   view_->setFront(bench_.pictureOf(map));
   view_->setPoints({});
@@ -250,9 +242,9 @@ void PlanSheet::share() {
   if (split != kByHand) try {
       const auto how = static_cast<PlanSplit>(split);
       rows_->setPoints(splitPoints(classes, totalFor(classes, how, wish()), how, wish()));
-      say({});
+      tellIn(said_, {});
     } catch (const Error& e) {
-      say(sentenceOf(e));
+      tellIn(said_, sentenceOf(e));
     }
   sayPlan();
   later();
@@ -348,13 +340,13 @@ void PlanSheet::place() {
            [this](const PointsPreview& placed) { showPlaces(placed); },
            [this](const QString& sentence) {
              view_->setPoints({});
-             say(sentence);
+             tellIn(said_, sentence);
              make_->setEnabled(false);
            });
 }
 
 void PlanSheet::showPlaces(const PointsPreview& placed) {
-  say({});
+  tellIn(said_, {});
   make_->setEnabled(true);
   std::vector<ViewPoint> points;
   try {
@@ -381,11 +373,6 @@ void PlanSheet::make() {
     bench_.run(labels, txt("Prepare the labelling"),
                [this](const QString&) { Q_EMIT labellingAsked(); });
   });
-}
-
-void PlanSheet::say(const QString& sentence) {
-  said_->setText(sentence);
-  said_->setVisible(!sentence.isEmpty());
 }
 
 void PlanSheet::keyPressEvent(QKeyEvent* e) {

@@ -42,7 +42,6 @@ class PlanSheet : public QWidget {
   void showPlaces(const PointsPreview& placed);
   Json step() const;
   void make();
-  void say(const QString& sentence);
 
   Workbench& bench_;
   Latest job_;
