@@ -27,6 +27,7 @@ std::map<std::string, PlanSplit> splits() {
 Json runPlan(const PlanArguments& a, const Progress& progress) {
   const ClassMapArgument map(a.map);
   const auto areas = classAreas(map.file, {}, progress, map.band);
+  if (areas.empty()) throw Error("“{}” holds no class; choose another map.", a.map);
   double whole = 0;
   for (const auto& c : areas) whole += c.area;
   if (!(whole > 0))

@@ -69,6 +69,18 @@ Strata strataOf(const ConfusionMatrix& m, const std::vector<DrawnPoint>& points,
   return strata;
 }
 
+/// Where no point or every point disagrees the delta method knows no spread: exact limits then.
+Estimate kappaOfCounts(const ConfusionMatrix& m, const Assessment& a) {
+  const Estimate kappa = m.kappa();
+  if (std::isnan(kappa.value) || kappa.error > 0) return kappa;
+  constexpr int kAll = 1;
+  Strata strata(m.codes.size() + 1, {{kAll, 1.0}});
+  for (size_t i = 0; i < m.codes.size(); ++i)
+    for (size_t j = 0; j < m.codes.size(); ++j)
+      for (size_t n = 0; n < m.counts[i][j]; ++n) strata.addPoint(kAll, i, j);
+  return kappaByStrata(strata, a.shares, a.overall.value);
+}
+
 Json intervalOf(const Estimate& e) {
   return Json::array({number(e.low), number(e.high)});
 }
@@ -89,7 +101,7 @@ Assessment assessCounts(const ConfusionMatrix& m) {
     for (const size_t c : row) a.shares.back().push_back(static_cast<double>(c) / n);
   }
   a.overall = m.overall();
-  a.kappa = m.kappa();
+  a.kappa = kappaOfCounts(m, a);
   disagree(a);
   for (size_t i = 0; i < m.codes.size(); ++i) {
     a.users.push_back(m.users(i));

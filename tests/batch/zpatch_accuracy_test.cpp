@@ -97,6 +97,9 @@ TEST_F(ZpatchAccuracy, WrongCalls) {
   EXPECT_NE(err().find("no class 8"), std::string::npos);
   EXPECT_EQ(run("plan map.tif --margin 0.001"), 1);
   EXPECT_NE(err().find("wider"), std::string::npos);
+  writeCodes(folder_ / "empty.tif", grid_, std::vector<uint16_t>(grid_.pixels()));
+  EXPECT_EQ(run("plan empty.tif"), 1);
+  EXPECT_NE(err().find("holds no class"), std::string::npos) << err();
   std::ofstream(folder_ / "e.csv") << "ref,a,b\n,1,1\n";
   EXPECT_EQ(run("compare e.csv --reference ref --mapped a --mapped b"), 1);
   EXPECT_NE(err().find("label some points"), std::string::npos);

@@ -299,6 +299,14 @@ TEST(Assessment, OneClassAllRightAllWrong) {
   }
 }
 
+TEST(Assessment, KappaOfAPerfectMatrixHasAnInterval) {
+  // Ten points, all right: a kappa of 1 is likely, but so would be one well below.
+  const auto a = assessCounts(confusionMatrix(pairsOf({{5, 0}, {0, 5}})));
+  EXPECT_EQ(a.kappa.value, 1);
+  EXPECT_EQ(a.kappa.high, 1);
+  EXPECT_LT(a.kappa.low, 0.6);
+}
+
 TEST(Assessment, AStratumOfOnePointHasAnIntervalButNoError) {
   const std::vector<MapAndReference> pairs{{1, 1}, {1, 1}, {2, 2}};
   const auto a = assessByStrata(confusionMatrix(pairs), drawnPerClass(pairs), {{1, 1}, {2, 1}});
