@@ -37,10 +37,35 @@ void Labelling::advance() {
 
 void Labelling::label(int code, const std::string& now) {
   auto& p = points_.at(position_);
-  if (closed_ && p.reference != code) late_.push_back({p.id, p.reference, code, now});
+  if (closed_) return change(code, now, "", "");
   p.reference = code;
   p.skipped = false;
   advance();
+}
+
+void Labelling::change(int code, const std::string& now, const std::string& who,
+                       const std::string& why) {
+  auto& p = points_.at(position_);
+  if (p.reference == code) return;
+  if (closed_) late_.push_back({p.id, p.reference, code, now, who, why});
+  p.reference = code;
+  p.skipped = false;
+}
+
+void Labelling::close(const std::string& now) {
+  if (closed_) return;
+  closed_ = true;
+  closedAt_ = now;
+}
+
+std::vector<DrawnPoint> Labelling::drawnBefore(size_t change) const {
+  std::map<int, int> labels;  // of changed points, by id
+  for (size_t i = late_.size(); i > change; --i) labels[late_[i - 1].id] = late_[i - 1].from;
+  auto out = drawn();
+  for (size_t i = 0; i < out.size(); ++i)
+    if (const auto at = labels.find(points_[i].id); at != labels.end())
+      out[i].reference = at->second;
+  return out;
 }
 
 void Labelling::skip() {
@@ -117,9 +142,17 @@ Json toJson(const Labelling& l) {
     points.push_back(std::move(one));
   }
   for (const auto& c : l.late_)
-    late.push_back({{"id", c.id}, {"from", c.from}, {"to", c.to}, {"when", c.when}});
-  return {
-      {"position", l.position_}, {"closed", l.closed_}, {"points", points}, {"late_changes", late}};
+    late.push_back({{"id", c.id},
+                    {"from", c.from},
+                    {"to", c.to},
+                    {"when", c.when},
+                    {"who", c.who},
+                    {"why", c.why}});
+  Json json = {{"position", l.position_}, {"closed", l.closed_}};
+  if (!l.closedAt_.empty()) json["closed_at"] = l.closedAt_;
+  json["points"] = points;
+  json["late_changes"] = late;
+  return json;
 }
 
 Labelling labellingFrom(const Json& json) {
@@ -136,9 +169,11 @@ Labelling labellingFrom(const Json& json) {
   l.position_ =
       std::min(json.value("position", size_t{0}), l.points_.empty() ? 0 : l.points_.size() - 1);
   l.closed_ = json.value("closed", false);
+  l.closedAt_ = json.value("closed_at", "");
   if (json.contains("late_changes"))
     for (const auto& c : json["late_changes"])
-      l.late_.push_back({c.at("id"), c.at("from"), c.at("to"), c.at("when")});
+      l.late_.push_back({c.at("id"), c.at("from"), c.at("to"), c.at("when"), c.value("who", ""),
+                         c.value("why", "")});
   return l;
 }
 

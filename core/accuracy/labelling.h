@@ -25,6 +25,7 @@ struct ValidationPoint {
 struct LateChange {
   int id, from, to;
   std::string when;  // ISO 8601
+  std::string who, why;
 };
 
 /// The labelling of one set of validation points, in shuffled order. Labels are given to the point
@@ -44,17 +45,22 @@ class Labelling {
   bool closed() const { return closed_; }
 
   void label(int code, const std::string& now);  // and on to the next without a label
+  /// After the labelling was closed: the point stays, and it is recorded.
+  void change(int code, const std::string& now, const std::string& who, const std::string& why);
   void skip();
   void back();
   void goTo(size_t position);
   void toggleUnsure() { points_.at(position_).unsure = !points_.at(position_).unsure; }
   void setNote(const std::string& note) { points_.at(position_).note = note; }
   /// From here on the map's classes may be shown, and changes are recorded.
-  void close() { closed_ = true; }
+  void close(const std::string& now);
+  const std::string& closedAt() const { return closedAt_; }
   const std::vector<LateChange>& lateChanges() const { return late_; }
 
   std::vector<MapAndReference> pairs() const;
   std::vector<DrawnPoint> drawn() const;
+  /// As it was before a late change and all after it.
+  std::vector<DrawnPoint> drawnBefore(size_t change) const;
   /// A class has another code now.
   void renumber(int from, int to);
   /// The same labels after the map changed: `now` holds the same points with its new classes.
@@ -69,6 +75,7 @@ class Labelling {
   std::vector<ValidationPoint> points_;
   size_t position_ = 0;
   bool closed_ = false;
+  std::string closedAt_;
   std::vector<LateChange> late_;
 };
 

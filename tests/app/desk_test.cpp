@@ -189,7 +189,7 @@ TEST_F(DeskWindow, NothingLiesOverAnythingInTheMatrixSheetWithItsLongestSentence
   startLabelling();
   for (size_t i = 0; i < w().book().labelling().points().size(); ++i)
     w().book().labelling().label(1 + static_cast<int>(i % 9), now());
-  w().book().labelling().close();
+  w().book().labelling().close(now());
   w().book().changed();
   w().openMatrix();
   for (const QSize size : {QSize(1280, 800), QSize(1100, 700)}) {

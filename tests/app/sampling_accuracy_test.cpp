@@ -348,13 +348,36 @@ TEST_F(AccuracyDeskWindow, ALabelAfterClosingIsRecorded) {
   labelAll(99);
   closeLabelling();
   EXPECT_TRUE(labelling().lateChanges().empty());
-  labelling().goTo(3);
-  const int before = labelling().current().reference;
-  labelling().label(before % 9 + 1, now());
-  w().book().changed();
+  // Another label of a point that is looked at: not without saying who and why.
+  auto* view = d().find<MatrixView>("matrixView");
+  view->choose(3, 3);
+  d().click("lookAtEach");
+  d().until([&] { return w().labelling().isVisible(); }, "the labelling desk");
+  const int before = labelling().current().reference, id = labelling().current().id;
+  const int after = before % 9 + 1;
+  QTest::keyClick(&w().labelling(), static_cast<char>('0' + after));
+  EXPECT_EQ(labelling().current().reference, before);
+  QTest::keyClick(d().find<QLineEdit>("lateWhy"), Qt::Key_Return);
+  EXPECT_TRUE(labelling().lateChanges().empty());
+  QTest::keyClick(d().find<QLineEdit>("lateWhy"), Qt::Key_Escape);
+  EXPECT_FALSE(w().findChild<QLineEdit*>("lateWhy")->isVisible());
+  QTest::keyClick(&w().labelling(), static_cast<char>('0' + after));
+  look("late-change");
+  QTest::keyClicks(d().find<QLineEdit>("lateWhy"), "4 is written here, no label");
+  d().find<QLineEdit>("lateWho")->clear();
+  QTest::keyClicks(d().find<QLineEdit>("lateWho"), "B. Labeller");
+  QTest::keyClick(d().find<QLineEdit>("lateWho"), Qt::Key_Return);
+  EXPECT_EQ(labelling().current().reference, after);
+  EXPECT_EQ(labelling().current().id, id);  // the point stays
+  d().click("closeLabelling");
+  const QString told = d().find<QLabel>("lateChanges")->text();
+  EXPECT_TRUE(told.contains("B. Labeller")) << told.toStdString();
+  EXPECT_TRUE(told.contains("100.0 % before"));
   reopen();
   ASSERT_EQ(labelling().lateChanges().size(), 1u);
   EXPECT_EQ(labelling().lateChanges()[0].from, before);
+  EXPECT_EQ(labelling().lateChanges()[0].why, "4 is written here, no label");
+  EXPECT_FALSE(labelling().closedAt().empty());
 }
 
 TEST_F(AccuracyDeskWindow, LabelsOutliveAChangedMap) {

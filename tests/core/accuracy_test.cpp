@@ -109,7 +109,9 @@ TEST(Labelling, ShuffledLabelledSkippedAndClosed) {
   l.label(2, "now");
   EXPECT_EQ(l.labelled(), 10u);
   EXPECT_EQ(l.unsure(), 1u);
-  l.close();
+  l.close("2031-07-31T00:00:00Z");
+  l.close("later");  // once
+  EXPECT_EQ(l.closedAt(), "2031-07-31T00:00:00Z");
   EXPECT_TRUE(l.lateChanges().empty());
   l.goTo(0);
   l.label(1, "2031-08-01T00:00:00Z");
@@ -118,6 +120,31 @@ TEST(Labelling, ShuffledLabelledSkippedAndClosed) {
   const Labelling back = labellingFrom(toJson(l));
   EXPECT_EQ(toJson(back), toJson(l));
   EXPECT_EQ(back.points()[0].note, "reed or marsh");
+}
+
+TEST(Labelling, LateChangesSayWhoAndWhyAndCanBeGoneBackOver) {
+  Labelling l(tenPoints(), 3);
+  for (int i = 0; i < 10; ++i) l.label(1, "now");
+  l.close("then");
+  l.goTo(4);
+  l.change(2, "t1", "A", "on the edge");
+  l.change(2, "t2", "A", "again");  // nothing changes, nothing is recorded
+  l.goTo(4);
+  l.change(3, "t3", "B", "sharper picture");
+  l.goTo(7);
+  l.change(2, "t4", "B", "misread");
+  ASSERT_EQ(l.lateChanges().size(), 3u);
+  EXPECT_EQ(l.lateChanges()[1].who, "B");
+  EXPECT_EQ(l.lateChanges()[0].why, "on the edge");
+  const auto codes = [&](size_t change) {
+    const auto drawn = l.drawnBefore(change);
+    return std::pair(drawn[4].reference, drawn[7].reference);
+  };
+  EXPECT_EQ(codes(0), std::pair(1, 1));
+  EXPECT_EQ(codes(1), std::pair(2, 1));
+  EXPECT_EQ(codes(2), std::pair(3, 1));
+  EXPECT_EQ(codes(3), std::pair(3, 2));
+  EXPECT_EQ(toJson(labellingFrom(toJson(l))), toJson(l));
 }
 
 TEST(Labelling, BackAndCorrect) {

@@ -2,6 +2,7 @@
 // too (preset tsan).
 #include <gtest/gtest.h>
 
+#include <QElapsedTimer>
 #include <QSignalSpy>
 #include <QtTest/QTest>
 #include <atomic>
@@ -39,13 +40,16 @@ TEST(BackgroundObject, EveryThreadWorksAndNoneIsAskedTwiceAtOnce) {
   std::atomic<int> together{0}, most{0};
   int answers = 0;
   for (int i = 0; i < 400; ++i)
-    background.add([&](const Progress&, size_t thread) -> Answer {
+    background.add([&, i](const Progress&, size_t thread) -> Answer {
       EXPECT_EQ(busy.at(thread)++, 0);
       const int now = ++together;
       int seen = most;
       while (now > seen && !most.compare_exchange_weak(seen, now)) {
       }
-      std::this_thread::yield();
+      // The first goes on when another works beside it, which one thread alone never would.
+      QElapsedTimer waited;
+      waited.start();
+      while (i == 0 && most < 2 && !waited.hasExpired(kPatience)) std::this_thread::yield();
       --together;
       --busy.at(thread);
       return [&] { ++answers; };

@@ -31,7 +31,12 @@ LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
   layout->addLayout(panes, 1);
   layout->addLayout(buildCurves());
   layout->addLayout(keys_);
-  layout->addLayout(buildHints());
+  hints_ = new QWidget;
+  auto* hints = columnIn(hints_, 0);
+  hints->addLayout(buildHints());
+  layout->addWidget(hints_);
+  layout->addWidget(late_ = buildLate());
+  late_->hide();
 }
 
 QLayout* LabellingSheet::buildHead() {
@@ -145,6 +150,37 @@ QLayout* LabellingSheet::buildHints() {
   return hints;
 }
 
+/// In place of the keys while a label of a closed labelling is to become another: who, and why.
+QWidget* LabellingSheet::buildLate() {
+  lateTold_ = new QLabel;
+  lateTold_->setObjectName("lateTold");
+  why_ = lineEdit("lateWhy", txt("Why?"));
+  why_->setAccessibleName(txt("Why"));
+  who_ = lineEdit("lateWho", txt("Who?"));
+  who_->setAccessibleName(txt("Who"));
+  who_->setFixedWidth(150);
+  auto* record = quietButton(txt("Record the change"));
+  record->setObjectName("lateRecord");
+  auto* drop = linkButton(txt("Leave it as it is"));
+  drop->setObjectName("lateDrop");
+  connect(record, &QPushButton::clicked, this, &LabellingSheet::recordChange);
+  connect(drop, &QPushButton::clicked, this, &LabellingSheet::endChange);
+  for (auto* field : {why_, who_}) {
+    connect(field, &QLineEdit::returnPressed, this, &LabellingSheet::recordChange);
+    field->installEventFilter(this);
+  }
+  auto* strip = new QWidget;
+  auto* row = new QHBoxLayout(strip);
+  row->setContentsMargins(0, 0, 0, 0);
+  row->setSpacing(12);
+  row->addWidget(lateTold_);
+  row->addWidget(why_, 1);
+  row->addWidget(who_);
+  row->addWidget(record);
+  row->addWidget(drop);
+  return strip;
+}
+
 bool LabellingSheet::ready() const {
   return std::all_of(panes_.begin(), panes_.end(),
                      [](const Pane& p) { return p.view->complete(); }) &&
@@ -152,6 +188,9 @@ bool LabellingSheet::ready() const {
 }
 
 void LabellingSheet::open() {
+  late_->hide();
+  hints_->show();
+  lateCode_ = 0;
   fillPictures();
   fillKeys();
   // One pixel of the map at stake sets the scale of all three.
@@ -365,12 +404,50 @@ void LabellingSheet::showCurves(const Curves& c) {
 }
 
 void LabellingSheet::label(int code) {
+  if (book_.labelling().closed()) return askWhy(code);
   book_.labelling().label(code, now());
   ++paced_;
   if (paced_ >= 5)
     bench_.setPlace("label-pace",
                     static_cast<double>(pace_.elapsed()) / 1000 / static_cast<double>(paced_));
   book_.changed();
+  showPoint();
+}
+
+void LabellingSheet::askWhy(int code) {
+  const int before = book_.labelling().current().reference;
+  showPoint();  // the key of the class it has stays pressed
+  if (code == before) return;
+  lateCode_ = code;
+  const auto name = [this](int c) {
+    const auto* known = bench_.study().legend.find(c);
+    return known != nullptr ? q(known->name) : txt("no label");
+  };
+  lateTold_->setText(txt("%1 becomes %2.").arg(name(before), name(code)));
+  why_->clear();
+  const Json who = bench_.place("labeller");
+  if (who.is_string()) who_->setText(q(who.get<std::string>()));
+  hints_->hide();
+  late_->show();
+  why_->setFocus();
+}
+
+/// Nobody changes a closed label without saying why.
+void LabellingSheet::recordChange() {
+  const std::string why = why_->text().trimmed().toStdString(),
+                    who = who_->text().trimmed().toStdString();
+  if (why.empty() || who.empty()) return (why.empty() ? why_ : who_)->setFocus();
+  bench_.setPlace("labeller", who);
+  book_.labelling().change(lateCode_, now(), who, why);
+  book_.changed();
+  endChange();
+}
+
+void LabellingSheet::endChange() {
+  lateCode_ = 0;
+  late_->hide();
+  hints_->show();
+  setFocus();
   showPoint();
 }
 
@@ -400,7 +477,7 @@ void LabellingSheet::zoom(double factor) {
 }
 
 void LabellingSheet::closeLabelling() {
-  book_.labelling().close();
+  book_.labelling().close(now());
   book_.changed();
   Q_EMIT closed();
 }
@@ -449,6 +526,11 @@ bool LabellingSheet::eventFilter(QObject* o, QEvent* e) {
   if (o == note_ && e->type() == QEvent::FocusOut) {
     book_.labelling().setNote(note_->toPlainText().trimmed().toStdString());
     book_.changed();
+  }
+  if ((o == why_ || o == who_) && e->type() == QEvent::KeyPress &&
+      static_cast<QKeyEvent*>(e)->key() == Qt::Key_Escape) {
+    endChange();
+    return true;
   }
   if (o == note_ && e->type() == QEvent::KeyPress &&
       static_cast<QKeyEvent*>(e)->key() == Qt::Key_Escape) {

@@ -41,6 +41,7 @@ class LabellingSheet : public QWidget {
   QLayout* buildPane(size_t i, const QString& name);
   QLayout* buildCurves();
   QLayout* buildHints();
+  QWidget* buildLate();
   void fillPictures();
   void fillKeys();
   void showPoint();
@@ -54,6 +55,9 @@ class LabellingSheet : public QWidget {
   void showCurves(const Curves& curves);
   void setPicture(Pane& pane, int index);
   void label(int code);
+  void askWhy(int code);
+  void recordChange();
+  void endChange();
   bool looking() const;
   void step(int way);
   void zoom(double factor);
@@ -70,6 +74,10 @@ class LabellingSheet : public QWidget {
   QPlainTextEdit* note_;
   QHBoxLayout* keys_;
   QPushButton *unsure_, *close_;
+  QWidget *hints_, *late_;
+  QLabel* lateTold_;
+  QLineEdit *why_, *who_;
+  int lateCode_ = 0;  // what a closed label is to become
   double zoom_ = 1;
   QElapsedTimer pace_;
   size_t paced_ = 0;

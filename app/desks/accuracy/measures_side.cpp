@@ -44,6 +44,8 @@ MeasuresSide::MeasuresSide(Workbench& bench, LabelBook& book) : bench_(bench), b
   disagreement_ = rich("disagreement");
   counts_ = secondLabel("");
   counts_->setObjectName("matrixLimits");
+  late_ = secondLabel("");
+  late_->setObjectName("lateChanges");
   classTitle_ = sectionLabel("");
   classes_ = plainTable({txt("Class"), "F1", txt("mapped ha"), txt("estimated ha")});
   classes_->setObjectName("estimatedAreas");
@@ -54,7 +56,7 @@ MeasuresSide::MeasuresSide(Workbench& bench, LabelBook& book) : bench_(bench), b
   side->setSpacing(8);
   for (QWidget* part : std::initializer_list<QWidget*>{
            headingLabel(txt("How good is the map?")), overall_, interval_, hairline(), kappa_,
-           convention_, disagreement_, hairline(), classTitle_, classes_, counts_})
+           convention_, disagreement_, hairline(), classTitle_, classes_, counts_, late_})
     side->addWidget(part);
   side->addStretch();
 }
@@ -72,6 +74,7 @@ void MeasuresSide::tell(const Judged& judged, const Assessment& shown) {
       txt("What is wrong in all, in two parts: classes that are too large or too small on the map, "
           "and classes that lie in the wrong places (Pontius and Millones 2011)"));
   tellLimits(judged, shown);
+  tellLateChanges();
   fillClasses(judged, shown);
 }
 
@@ -146,6 +149,31 @@ void MeasuresSide::tellLimits(const Judged& judged, const Assessment& shown) {
   if (shown.weighted && std::isnan(shown.overall.error))
     told += " " + txt("A class has a single point, so there are no standard errors.");
   counts_->setText(told.isEmpty() ? txt("Every class has at least 15 points on the map.") : told);
+}
+
+/// Who changed a label after the map's classes could be seen, why, and what it did.
+void MeasuresSide::tellLateChanges() {
+  const Labelling& l = book_.labelling();
+  const auto& changes = l.lateChanges();
+  QStringList lines;
+  if (!changes.empty())
+    lines << txt("%n labels were changed after the labelling was closed.",
+                 "%n label was changed after the labelling was closed.",
+                 static_cast<qint64>(changes.size()));
+  const auto name = [this](int code) {
+    const auto* known = bench_.study().legend.find(code);
+    return known != nullptr ? q(known->name) : txt("no label");
+  };
+  const auto accuracyOf = [&](size_t change) {
+    return decimal(100 * book_.judge(l.drawnBefore(change)).first().overall.value, 1);
+  };
+  for (size_t i = 0; i < changes.size(); ++i) {
+    const LateChange& c = changes[i];
+    lines << txt("%1, %2: %3 became %4, “%5”; overall accuracy %6 % before, %7 % after.")
+                 .arg(niceDate(c.when.substr(0, 10)), q(c.who), name(c.from), name(c.to), q(c.why),
+                      accuracyOf(i), accuracyOf(i + 1));
+  }
+  tellIn(late_, lines.join("\n"));
 }
 
 void MeasuresSide::fillClasses(const Judged& judged, const Assessment& shown) {

@@ -18,10 +18,12 @@ class MeasuresSide : public QWidget {
   void tellWithoutInterval(const Judged& judged);
   void tellKappa(const Assessment& shown);
   void tellLimits(const Judged& judged, const Assessment& shown);
+  void tellLateChanges();
   void fillClasses(const Judged& judged, const Assessment& shown);
   Workbench& bench_;
   LabelBook& book_;
-  QLabel *overall_, *interval_, *kappa_, *convention_, *disagreement_, *counts_, *classTitle_;
+  QLabel *overall_, *interval_, *kappa_, *convention_, *disagreement_, *counts_, *late_,
+      *classTitle_;
   QTableWidget* classes_;
 };
 

@@ -210,6 +210,7 @@ void FeaturesPanel::fillBands() {
 }
 
 void FeaturesPanel::openAdding(bool open) {
+  Q_EMIT trouble("");
   adding_->setVisible(open);
   open_->setVisible(!open);
   if (open) fillSources(), kind_->setFocus();

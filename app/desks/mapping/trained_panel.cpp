@@ -24,7 +24,8 @@ TrainedPanel::TrainedPanel(Workbench& bench, MapView& view)
   connect(preview_, &MapPreview::learned, this, [this](const Picture& map) {
     showProgress(false);
     if (bench_.currentScene() == nullptr) return;  // it went meanwhile
-    Q_EMIT trouble("");
+    // What something else says stays.
+    if (std::exchange(failed_, false)) Q_EMIT trouble("");
     Q_EMIT pictureAsked(map);
     // Judged against the image, whatever was in front before.
     if (!std::exchange(shown_, true)) Q_EMIT behindAsked(q(bench_.currentScene()->id));
@@ -38,6 +39,7 @@ TrainedPanel::TrainedPanel(Workbench& bench, MapView& view)
     showProgress(false);
     heldOut_->hide();
     next_->waiting();
+    failed_ = true;
     Q_EMIT trouble(sentence);
   });
   connect(preview_, &MapPreview::doubted, this,

@@ -66,6 +66,7 @@ class TrainedPanel : public Panel {
   bool askedFor_ = false;          // by hand
   Picture seen_;                   // the newest preview
   bool shown_ = false;             // a preview is, since the desk was entered
+  bool failed_ = false;            // the last preview, and it said so
   HeldOutPanel* heldOut_;
   NextPlaces* next_;
   std::vector<Panel*> told_;  // of the newest map
