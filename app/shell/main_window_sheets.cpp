@@ -52,8 +52,8 @@ void MainWindow::openLabelling() {
   pages_->setCurrentIndex(kLabelling);
   pages_->currentWidget()->layout()->activate();
   labelling_->open();
-  QTimer::singleShot(0, labelling_,
-                     [this] { labelling_->open(); });  // once the panes have their size
+  // Once the panes have their size.
+  QTimer::singleShot(0, labelling_, &LabellingSheet::showPoint);
 }
 
 /// Not before the labelling is closed: it tells what the map says.

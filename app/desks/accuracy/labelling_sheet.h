@@ -14,6 +14,8 @@ class LabellingSheet : public QWidget {
   LabellingSheet(Workbench& bench, LabelBook& book);
   /// Fills everything for the current point.
   void open();
+  /// The current point again.
+  void showPoint();
   bool ready() const;  // all three pictures are painted
 
  Q_SIGNALS:
@@ -44,7 +46,6 @@ class LabellingSheet : public QWidget {
   QWidget* buildLate();
   void fillPictures();
   void fillKeys();
-  void showPoint();
   void showPanes(const ValidationPoint& point);
   void showProgress();
   QString tellLooking() const;
