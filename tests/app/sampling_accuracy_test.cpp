@@ -281,7 +281,7 @@ TEST_F(AccuracyDeskWindow, ConfusedClassesCountAsOneAndApartAgain) {
   closeLabelling();
   const double before = w().book().judged()->first().overall.value;
   ASSERT_LT(before, 1);
-  d().click("mergeClasses");  // of the worst cell, the only one
+  d().click("countAsOne");  // of the worst cell, the only one
   const Judged& merged = *w().book().judged();
   EXPECT_EQ(merged.matrix.codes.size(), 8u);
   EXPECT_EQ(merged.first().overall.value, 1);

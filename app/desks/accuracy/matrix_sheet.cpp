@@ -90,7 +90,7 @@ QWidget* MatrixSheet::buildSentence() {
   show_ = link("showPoints", txt("Show on the map"), &MatrixSheet::showPoints);
   each_ = link("lookAtEach", txt("Look at each"), &MatrixSheet::lookAtEach);
   why_ = link("whyConfused", txt("Their signatures"), &MatrixSheet::askSignatures);
-  merge_ = link("mergeClasses", txt("Count both as one"), &MatrixSheet::merge);
+  merge_ = link("countAsOne", txt("Count both as one"), &MatrixSheet::merge);
   apart_ = link("takeApart", txt("Take apart again"), &MatrixSheet::takeApart);
   auto* strip = new QFrame;
   strip->setObjectName("strip");
