@@ -29,6 +29,7 @@ Call composite(CLI::App& app);
 Call change(CLI::App& app);
 Call run(CLI::App& app);
 Call record(CLI::App& app);
+Call report(CLI::App& app);
 }  // namespace calls
 
 // In the order of the help.
@@ -42,7 +43,7 @@ std::vector<Call> addCalls(CLI::App& app) {
                     &calls::cluster,  &calls::nameClusters,  &calls::segments,
                     &calls::tidy,     &calls::listOfMethods, &calls::listOfFeatures,
                     &calls::import,   &calls::composite,     &calls::change,
-                    &calls::run,      &calls::record})
+                    &calls::run,      &calls::record,        &calls::report})
     all.push_back(add(app));
   return all;
 }

@@ -47,6 +47,8 @@ const std::vector<Key> kLabelling{
     {words("1 … 9, a letter"), words("what is at the point: its class")},
     {words("Space"), words("skip")},
     {words("Backspace"), words("the point before")},
+    {words("Enter"), words("the next point without a label")},
+    {words("M"), words("mixed: its two classes follow")},
     {words("U"), words("not sure")},
     {words("N"), words("write a note")},
     {words("+ −"), words("closer, farther")},

@@ -58,7 +58,7 @@ void MainWindow::openLabelling() {
 
 /// Not before the labelling is closed: it tells what the map says.
 void MainWindow::openMatrix() {
-  if (!book_.labelling().closed()) return goTo(5);
+  if (book_.blind()) return goTo(5);
   stage_ = 5;
   trail_->setCurrent(5);
   shelf_->setVisible(true);

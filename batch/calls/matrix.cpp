@@ -1,55 +1,101 @@
 #include "accuracy/matrix_table.h"
+#include "accuracy/typed_matrix.h"
+#include "arguments.h"
+#include "base/text_file.h"
 #include "calls.h"
 #include "strata_arguments.h"
 
 namespace fs = std::filesystem;
 
 namespace zp {
+namespace {
+
+constexpr size_t kMostText = 1 << 20;  // bytes of a matrix
+
+struct MatrixArguments {
+  std::string table, reference, mapped;
+  bool turned = false, counts = false, columnsAreMap = false;
+  StrataArguments strata;
+  OutputArguments output;
+};
+
+struct Assessed {
+  ConfusionMatrix matrix;
+  Assessment counts;
+  std::optional<Assessment> weighted;
+  double whole = 0;
+};
+
+Assessed ofPoints(const MatrixArguments& a, const Progress& progress) {
+  const Table table = readTable(a.table);
+  const auto pairs = pairsFrom(table, a.mapped, a.reference);
+  Assessed out{confusionMatrix(pairs, a.strata.legend()), {}, {}};
+  out.counts = assessCounts(out.matrix);
+  if (!a.strata.given()) return out;
+  const auto areas = a.strata.areas(progress);
+  for (const auto& [code, area] : areas) out.whole += area;
+  const auto drawnIn = a.strata.drawnIn(table, a.mapped);
+  std::vector<DrawnPoint> points;
+  for (size_t i = 0; i < pairs.size(); ++i)
+    points.push_back({drawnIn[i], pairs[i].mapped, pairs[i].reference});
+  out.weighted = assessByStrata(out.matrix, points, areas);
+  return out;
+}
+
+Assessed ofCounts(const MatrixArguments& a) {
+  const TypedMatrix typed = typedMatrix(textOfFile(a.table, kMostText), a.columnsAreMap);
+  Assessed out{typed.matrix, assessCounts(typed.matrix), {}};
+  for (const auto& [code, area] : typed.areas) out.whole += area;
+  if (!typed.areas.empty()) out.weighted = assess(typed);
+  return out;
+}
+
+Json runMatrix(const MatrixArguments& a, const Progress& progress) {
+  Outputs outputs(a.output.replace);
+  fs::path temporary;
+  if (!a.output.out.empty()) temporary = outputs.add(a.output.out, {fileOfLayer(a.table)});
+  const Assessed found = a.counts ? ofCounts(a) : ofPoints(a, progress);
+  if (!temporary.empty()) {
+    const Assessment& shown = found.weighted ? *found.weighted : found.counts;
+    writeFileAtomically(temporary, toCsv(toTable(found.matrix, shown, {a.turned, true})));
+    outputs.commit();
+  }
+  Json json = told(found.matrix, found.counts, found.weighted, found.whole);
+  json["outputs"] = names(outputs);
+  return json;
+}
+
+}  // namespace
+
 namespace calls {
 
 Call matrix(CLI::App& app) {
-  struct Arguments {
-    std::string table, reference, mapped;
-    bool turned = false;
-    StrataArguments strata;
-    OutputArguments output;
-  };
-  auto* call = app.add_subcommand("matrix", "Confusion matrix of a table of points");
-  auto a = std::make_shared<Arguments>();
-  call->add_option("TABLE", a->table, "A CSV or vector layer")->required();
-  call->add_option("--reference", a->reference, "Field with the reference label")->required();
-  call->add_option("--mapped", a->mapped, "Field with the class of the map")->required();
+  auto* call = app.add_subcommand("matrix", "Confusion matrix of a table of points, or a ready one");
+  auto a = std::make_shared<MatrixArguments>();
+  call->add_option("TABLE", a->table,
+                   "A CSV or vector layer of points; with --counts a matrix as text")
+      ->required();
+  auto* reference =
+      call->add_option("--reference", a->reference, "Field with the reference label");
+  auto* mapped = call->add_option("--mapped", a->mapped, "Field with the class of the map");
+  auto* counts = call->add_flag("--counts", a->counts,
+                                "TABLE is a matrix of points: a row a class of the map, a column a "
+                                "class of the reference; a column “area” weighs its rows");
+  counts->excludes(reference)->excludes(mapped);
+  call->add_flag("--columns-are-map", a->columnsAreMap,
+                 "With --counts: columns are the map, rows the reference")
+      ->needs(counts);
   a->strata.addTo(*call, "that of --mapped");
   call->add_flag("--turned", a->turned, "In the CSV, rows are the reference and columns the map");
   a->output.addTo(*call, "CSV to write", false);
   return {call, [a](const Progress& progress) {
-            Outputs outputs(a->output.replace);
-            fs::path temporary;
-            if (!a->output.out.empty())
-              temporary = outputs.add(a->output.out, {fileOfLayer(a->table)});
-            const Table table = readTable(a->table);
-            const auto pairs = pairsFrom(table, a->mapped, a->reference);
-            const auto m = confusionMatrix(pairs, a->strata.legend());
-            const Assessment counts = assessCounts(m);
-            std::optional<Assessment> weighted;
-            double whole = 0;
-            if (a->strata.given()) {
-              const auto areas = a->strata.areas(progress);
-              for (const auto& [code, area] : areas) whole += area;
-              const auto drawnIn = a->strata.drawnIn(table, a->mapped);
-              std::vector<DrawnPoint> points;
-              for (size_t i = 0; i < pairs.size(); ++i)
-                points.push_back({drawnIn[i], pairs[i].mapped, pairs[i].reference});
-              weighted = assessByStrata(m, points, areas);
-            }
-            if (!temporary.empty()) {
-              const Assessment& shown = weighted ? *weighted : counts;
-              writeFileAtomically(temporary, toCsv(toTable(m, shown, {a->turned, true})));
-              outputs.commit();
-            }
-            Json json = told(m, counts, weighted, whole);
-            json["outputs"] = names(outputs);
-            return json;
+            if (!a->counts && (a->reference.empty() || a->mapped.empty()))
+              throw CLI::ValidationError(
+                  "matrix", "give --reference and --mapped of a table of points, or --counts");
+            if (a->counts && a->strata.given())
+              throw CLI::ValidationError(
+                  "--strata", "is of points; a ready matrix has its areas in a column “area”");
+            return runMatrix(*a, progress);
           }};
 }
 

@@ -39,8 +39,25 @@ void Labelling::label(int code, const std::string& now) {
   auto& p = points_.at(position_);
   if (closed_) return change(code, now, "", "");
   p.reference = code;
+  p.secondary = 0;
   p.skipped = false;
   advance();
+}
+
+void Labelling::labelPoint(int id, int code, const std::string& now) {
+  const size_t at = position_;
+  for (size_t i = 0; i < points_.size() && !closed_; ++i)
+    if (points_[i].id == id) {
+      position_ = i;
+      change(code, now, "", "");
+    }
+  position_ = at;
+}
+
+void Labelling::labelMixed(int code, int secondary, const std::string& now) {
+  const size_t at = position_;
+  label(code, now);
+  if (!closed_ && secondary != code) points_[at].secondary = secondary;
 }
 
 void Labelling::change(int code, const std::string& now, const std::string& who,
@@ -49,6 +66,7 @@ void Labelling::change(int code, const std::string& now, const std::string& who,
   if (p.reference == code) return;
   if (closed_) late_.push_back({p.id, p.reference, code, now, who, why});
   p.reference = code;
+  p.secondary = 0;
   p.skipped = false;
 }
 
@@ -93,6 +111,14 @@ std::vector<DrawnPoint> Labelling::drawn() const {
   return out;
 }
 
+std::vector<DrawnPoint> Labelling::drawnEither() const {
+  auto out = drawn();
+  for (size_t i = 0; i < out.size(); ++i)
+    if (points_[i].secondary != 0 && points_[i].secondary == out[i].mapped)
+      out[i].reference = out[i].mapped;
+  return out;
+}
+
 void Labelling::renumber(int from, int to) {
   const auto follow = [&](int& code) {
     if (code == from) code = to;
@@ -101,6 +127,7 @@ void Labelling::renumber(int from, int to) {
     follow(p.mapped);
     follow(p.stratum);
     follow(p.reference);
+    follow(p.secondary);
   }
   for (auto& change : late_) {
     follow(change.from);
@@ -139,6 +166,7 @@ Json toJson(const Labelling& l) {
     if (p.unsure) one["unsure"] = true;
     if (p.skipped) one["skipped"] = true;
     if (!p.note.empty()) one["note"] = p.note;
+    if (p.secondary != 0) one["secondary"] = p.secondary;
     points.push_back(std::move(one));
   }
   for (const auto& c : l.late_)
@@ -165,7 +193,8 @@ Labelling labellingFrom(const Json& json) {
                          p.value("reference", 0),
                          p.value("unsure", false),
                          p.value("skipped", false),
-                         p.value("note", "")});
+                         p.value("note", ""),
+                         p.value("secondary", 0)});
   l.position_ =
       std::min(json.value("position", size_t{0}), l.points_.empty() ? 0 : l.points_.size() - 1);
   l.closed_ = json.value("closed", false);
@@ -177,23 +206,79 @@ Labelling labellingFrom(const Json& json) {
   return l;
 }
 
+namespace {
+
+Json secondToJson(const SecondLabels& second) {
+  Json json = toJson(second.labelling), settled = Json::array();
+  json["labeller"] = second.labeller;
+  for (const auto& s : second.settled)
+    settled.push_back({{"id", s.id},
+                       {"first", s.first},
+                       {"second", s.second},
+                       {"to", s.to},
+                       {"when", s.when}});
+  json["settled"] = settled;
+  return json;
+}
+
+SecondLabels secondFrom(const Json& json) {
+  SecondLabels second{json.value("labeller", ""), labellingFrom(json), {}};
+  for (const auto& s : json.value("settled", Json::array()))
+    second.settled.push_back(
+        {s.at("id"), s.at("first"), s.at("second"), s.at("to"), s.value("when", "")});
+  return second;
+}
+
+}  // namespace
+
+void renumber(LabelsFile& labels, int from, int to) {
+  labels.labelling.renumber(from, to);
+  if (auto stratum = labels.strata.extract(from)) {
+    stratum.key() = to;
+    labels.strata.insert(std::move(stratum));
+  }
+  if (!labels.second) return;
+  labels.second->labelling.renumber(from, to);
+  for (auto& s : labels.second->settled)
+    for (int* code : {&s.first, &s.second, &s.to})
+      if (*code == from) *code = to;
+}
+
+LabelsFile labelsFrom(const Json& json) {
+  LabelsFile labels{labellingFrom(json), json.value("crs", "")};
+  labels.labeller = json.value("labeller", "");
+  labels.block = json.value("block", 1) == 3 ? 3 : 1;
+  const Json strata = json.value("strata", Json::array());
+  for (const auto& s : strata)
+    labels.strata[s.at("code").get<int>()] = s.at("area_m2").get<double>();
+  if (json.contains("second")) labels.second = secondFrom(json["second"]);
+  return labels;
+}
+
+Json toJson(const LabelsFile& labels) {
+  Json json;
+  json["crs"] = labels.crs;
+  for (const auto& [code, area] : labels.strata)
+    json["strata"].push_back({{"code", code}, {"area_m2", area}});
+  if (!labels.labeller.empty()) json["labeller"] = labels.labeller;
+  if (labels.block != 1) json["block"] = labels.block;
+  json.update(toJson(labels.labelling));
+  if (labels.second) json["second"] = secondToJson(*labels.second);
+  return json;
+}
+
 LabelsFile readLabels(const std::filesystem::path& file) {
   const Json json = readJson(file, "zany-patch-labels");
   try {
-    LabelsFile labels{labellingFrom(json), json.value("crs", ""), {}};
-    for (const auto& s : json.value("strata", Json::array()))
-      labels.strata[s.at("code").get<int>()] = s.at("area_m2").get<double>();
-    return labels;
+    return labelsFrom(json);
   } catch (const Json::exception&) {
     throw Error("The labels in “{}” are not complete; take a copy from before.", file.string());
   }
 }
 
 void writeLabels(const std::filesystem::path& file, const LabelsFile& labels) {
-  Json json = {{"format", "zany-patch-labels"}, {"version", 1}, {"crs", labels.crs}};
-  for (const auto& [code, area] : labels.strata)
-    json["strata"].push_back({{"code", code}, {"area_m2", area}});
-  json.update(toJson(labels.labelling));
+  Json json = {{"format", "zany-patch-labels"}, {"version", 1}};
+  json.update(toJson(labels));
   writeJson(file, json);
 }
 

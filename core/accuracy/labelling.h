@@ -1,6 +1,7 @@
 #pragma once
 #include <filesystem>
 #include <map>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -19,6 +20,7 @@ struct ValidationPoint {
   int reference = 0;  // reference label; 0: none yet
   bool unsure = false, skipped = false;
   std::string note;
+  int secondary = 0;  // of a mixed place: the class that comes second; 0: not mixed
 };
 
 /// A change of a label after the labelling was closed.
@@ -45,6 +47,12 @@ class Labelling {
   bool closed() const { return closed_; }
 
   void label(int code, const std::string& now);  // and on to the next without a label
+  /// Of a mixed place, before the closing: the class that most of it is, and the one after it.
+  void labelMixed(int code, int secondary, const std::string& now);
+  /// The point of an id, wherever one is; before the closing.
+  void labelPoint(int id, int code, const std::string& now);
+  /// To the next point without a label, if there is one.
+  void nextOpen() { advance(); }
   /// After the labelling was closed: the point stays, and it is recorded.
   void change(int code, const std::string& now, const std::string& who, const std::string& why);
   void skip();
@@ -59,6 +67,9 @@ class Labelling {
 
   std::vector<MapAndReference> pairs() const;
   std::vector<DrawnPoint> drawn() const;
+  /// The same, with a mixed point being the class that the map says if that is one of its two
+  /// (Stehman and Czaplewski 1998: a primary and an alternate reference label).
+  std::vector<DrawnPoint> drawnEither() const;
   /// As it was before a late change and all after it.
   std::vector<DrawnPoint> drawnBefore(size_t change) const;
   /// A class has another code now.
@@ -82,13 +93,36 @@ class Labelling {
 Json toJson(const Labelling& labelling);
 Labelling labellingFrom(const Json& json);
 
+/// A point that two labellers saw differently, and the class they settled for.
+struct Settled {
+  int id = 0, first = 0, second = 0, to = 0;
+  std::string when;  // ISO 8601
+};
+
+/// What a second labeller says of the same points, or a share of them; see second_labeller.h.
+struct SecondLabels {
+  std::string labeller;
+  Labelling labelling;
+  std::vector<Settled> settled = {};
+};
+
 /// A labelling with the reference system of its places: format zany-patch-labels.
 struct LabelsFile {
   Labelling labelling;
   std::string crs;
   /// Of points drawn class by class: square metres of each stratum.
   std::map<int, double> strata = {};
+  std::string labeller = {};
+  /// Pixels along the side of the square that each label is of: 1 or 3.
+  int block = 1;
+  std::optional<SecondLabels> second = {};
 };
+/// A class has another code now.
+void renumber(LabelsFile& labels, int from, int to);
+
+Json toJson(const LabelsFile& labels);
+LabelsFile labelsFrom(const Json& json);
+
 /// Error: another format, not complete.
 LabelsFile readLabels(const std::filesystem::path& file);
 void writeLabels(const std::filesystem::path& file, const LabelsFile& labels);

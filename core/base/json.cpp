@@ -4,12 +4,11 @@
 
 #include <algorithm>
 #include <cmath>
-#include <fstream>
 #include <limits>
-#include <sstream>
 
 #include "base/error.h"
 #include "base/outputs.h"
+#include "base/text_file.h"
 
 namespace zp {
 
@@ -116,17 +115,7 @@ Json parseJson(const std::string& text, const std::string& name) {
 
 Json readJson(const std::filesystem::path& file, const std::string& format, int version,
               size_t maxBytes) {
-  std::error_code ec;
-  const auto size = std::filesystem::file_size(file, ec);
-  if (ec || !std::filesystem::is_regular_file(file, ec))
-    throw Error("“{}” cannot be read; check the name.", file.string());
-  if (size > maxBytes)
-    throw Error("“{}” is larger than {} MiB; it is not one of our files.", file.string(),
-                maxBytes >> 20);
-  std::ifstream in(file, std::ios::binary);
-  std::stringstream text;
-  text << in.rdbuf();
-  Json json = parseJson(text.str(), file.string());
+  Json json = parseJson(textOfFile(file, maxBytes), file.string());
   if (format.empty()) return json;
   if (!json.is_object() || !json.contains("format") || json["format"] != format)
     throw Error("“{}” is not a {} file; choose another.", file.string(), format);

@@ -161,7 +161,7 @@ Json entryOf(const Study& study, const Product& p, const std::map<std::string, s
     id = at->second;
   });
   if (step.contains("file")) step["file"] = study.relative(step["file"].get<std::string>());
-  if (p.kind == ProductKind::Labels) step["given"] = toJson(readLabels(p.file).labelling);
+  if (p.kind == ProductKind::Labels) step["given"] = toJson(readLabels(p.file));
   Json entry = {{"as", p.id}};
   entry.update(step);
   if (step["name"].get<std::string>() != p.name) entry["called"] = p.name;

@@ -257,7 +257,8 @@ TEST_F(BringInWindow, ATableIsSeenAsItIsReadAndPointsBringTheirClasses) {
   EXPECT_EQ(s().products.back().facts["points"], 20);
   // They are labelled already.
   d().stage(5);
-  choose("accuracyField", "stand in cover");
+  choose("accuracyField", "stand in");
+  choose("referenceField", "cover");
   d().make("primary", "the labels");
   EXPECT_EQ(s().products.back().facts["without_class"], 1);
   EXPECT_EQ(w().book().labelling().labelled(), 19u);

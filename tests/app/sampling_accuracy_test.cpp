@@ -1,5 +1,6 @@
 // The Sampling and Accuracy desks and the matrix sheet, worked by mouse and keys.
 #include "accuracy/maps_at_points.h"
+#include "accuracy_fixture.h"
 #include "base/text.h"
 #include "desks/class_key.h"
 #include "outline/layer.h"
@@ -145,29 +146,6 @@ TEST_F(SamplingDeskWindow, NoTickedLayerIsSaid) {
   EXPECT_TRUE(said().contains("Tick at least one layer"));
 }
 
-class AccuracyDeskWindow : public RealWindow {
- protected:
-  void SetUp() override {
-    RealWindow::SetUp();
-    makeMap();
-    makePoints("4");
-    d().stage(5);
-  }
-  Labelling& labelling() { return w().book().labelling(); }
-  /// Labels every point as the map has it, but the n-th with the next class.
-  void labelAll(size_t wrong) {
-    for (size_t i = 0; i < labelling().points().size(); ++i) {
-      const int mapped = labelling().current().mapped;
-      const int code = i == wrong ? mapped % 9 + 1 : mapped;
-      QTest::keyClick(&w().labelling(), static_cast<char>('0' + code));
-    }
-  }
-  void closeLabelling() {
-    d().click("closeLabelling");
-    d().until([&] { return w().matrix().isVisible(); }, "the matrix");
-  }
-};
-
 TEST_F(AccuracyDeskWindow, OneSlipIsOneCellAndItsPointIsARing) {
   startLabelling();
   labelAll(5);
@@ -232,10 +210,7 @@ TEST_F(AccuracyDeskWindow, TheMatrixGoesOutAsTheSheetShowsIt) {
 TEST_F(AccuracyDeskWindow, NothingTellsOfTheMapBeforeTheLabellingIsClosed) {
   startLabelling();
   labelAll(5);
-  d().settle();
-  key(Qt::Key_Escape);
-  d().settle();
-  EXPECT_EQ(w().findChild<QWidget*>("openMatrix"), nullptr);
+  leaveDesk();
   EXPECT_FALSE(w().findChild<QTableWidget*>("accuracyTable")->isVisible());
   EXPECT_FALSE(w().trail().stations()[5].figure.contains("%"));
   w().openMatrix();  // by whatever way
@@ -255,6 +230,7 @@ TEST_F(AccuracyDeskWindow, ACellsPointsAreLookedAtOneByOne) {
   d().click("lookAtEach");
   d().until([&] { return w().labelling().isVisible(); }, "the labelling desk");
   const int code = judged.matrix.codes[2];
+  EXPECT_TRUE(d().find<QLabel>("labelOrder")->text().startsWith("Point 1 of 4"));
   std::set<int> seen;
   for (int i = 0; i < 4; ++i) {
     EXPECT_EQ(labelling().current().mapped, code);
@@ -405,7 +381,7 @@ TEST_F(AccuracyDeskWindow, LabelsOutliveAChangedMap) {
   EXPECT_LT(m.overall().value, 1);  // reed is mapped as something else now
   // The points keep the strata they were drawn in, which weight the changed map too.
   const Judged& judged = *w().book().judged();
-  ASSERT_TRUE(judged.weighted.has_value()) << judged.whyNotWeighted.toStdString();
+  ASSERT_TRUE(judged.weighted.has_value()) << judged.whyNotWeighted.text();
   EXPECT_LT(judged.weighted->overall.value, 1);
   EXPECT_NE(judged.weighted->overall.value, judged.counts.overall.value);
 }
@@ -417,6 +393,7 @@ TEST_F(AccuracyDeskWindow, AnotherLabellingOfTheSamePointsStartsEmptyAndKeepsThe
   key(Qt::Key_Escape);
   const fs::path first = s().newest(ProductKind::Labels)->file;
   d().click("freshLabels");
+  d().click("primary");
   d().until([&] { return w().labelling().isVisible() && labelling().labelled() == 0; },
             "the new labelling");
   EXPECT_NE(s().newest(ProductKind::Labels)->file, first);

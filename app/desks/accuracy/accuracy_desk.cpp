@@ -34,7 +34,7 @@ Trail::Station AccuracyDesk::station() const {
   station.state = stateOf(*labels);
   if (book_.none()) return station;
   const auto& labelling = book_.labelling();
-  if (const auto o = labelling.closed() ? book_.overall() : std::nullopt)
+  if (const auto o = !book_.blind() ? book_.overall() : std::nullopt)
     station.figure =
         decimal(100 * o->value, 1) +
         (std::isnan(o->low) ? QString() : " ± " + decimal(50 * (o->high - o->low), 1)) + " %";

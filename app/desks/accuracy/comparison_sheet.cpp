@@ -244,19 +244,23 @@ void ComparisonSheet::showVerdict(const Map& first, const Map& second) {
                      .arg(chanceOf(c.all.p), c.all.exact ? txt(", exact") : QString()));
   unlike_->setText(txt("Show the %n points", "Show the %n point", static_cast<qint64>(unlike)));
   unlike_->setVisible(unlike > 0);
+  showClasses(*first.judged, *second.judged, c);
+}
+
+/// Class by class, and where a difference is more than chance.
+void ComparisonSheet::showClasses(const Judged& first, const Judged& second, const Comparison& c) {
   std::vector<AccuracyDots::Line> lines;
   QStringList sure;
-  const auto& m = second.judged->matrix;
+  const auto& m = second.matrix;
   for (size_t i = 0; i < m.codes.size(); ++i) {
-    const auto& codes = first.judged->matrix.codes;
+    const auto& codes = first.matrix.codes;
     const auto at = std::find(codes.begin(), codes.end(), m.codes[i]);
     const auto* known = bench_.study().legend.find(m.codes[i]);
-    lines.push_back(
-        {q(m.names[i]), known != nullptr ? toQt(known->colour) : tokens().second,
-         at == codes.end()
-             ? std::nan("")
-             : first.judged->first().users[static_cast<size_t>(at - codes.begin())].value,
-         second.judged->first().users[i].value});
+    lines.push_back({q(m.names[i]), known != nullptr ? toQt(known->colour) : tokens().second,
+                     at == codes.end()
+                         ? std::nan("")
+                         : first.first().users[static_cast<size_t>(at - codes.begin())].value,
+                     second.first().users[i].value});
     if (const auto test = c.byClass.find(m.codes[i]);
         test != c.byClass.end() && test->second.p < 0.05)
       sure << q(m.names[i]);

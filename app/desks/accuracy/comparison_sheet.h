@@ -45,6 +45,7 @@ class ComparisonSheet : public QWidget {
   void show();
   void showSide(const Side& side, const Map& map);
   void showVerdict(const Map& first, const Map& second);
+  void showClasses(const Judged& first, const Judged& second, const Comparison& c);
   void fillTable();
   void showUnlike();
   const Map* mapOf(const Side& side) const;

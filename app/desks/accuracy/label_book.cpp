@@ -1,24 +1,20 @@
 #include "desks/accuracy/label_book.h"
 
-#include "look/words.h"
+#include "look/look.h"
 
 namespace zp {
 
 LabelBook::LabelBook(Workbench& bench) : bench_(bench) {
   connect(&bench_, &Workbench::studyChanged, this, [this] {
     id_.clear();
-    labelling_ = {};
+    file_ = {};
     startAfresh();
     if (bench_.hasStudy()) load();
   });
   connect(&bench_, &Workbench::changed, this, [this] { load(); });
   connect(&bench_, &Workbench::classRenumbered, this, [this](int from, int to) {
     if (!load()) return;
-    labelling_.renumber(from, to);
-    if (auto stratum = strata_.extract(from)) {
-      stratum.key() = to;
-      strata_.insert(std::move(stratum));
-    }
+    renumber(file_, from, to);
     startAfresh();
     changed();
   });
@@ -37,24 +33,23 @@ bool LabelBook::load() {
   const Product* p = product();
   if (p == nullptr) {
     id_.clear();
-    labelling_ = {};
+    file_ = {};
     return false;
   }
   if (p->id == id_ && p->revision == revision_) return true;
   try {
-    const LabelsFile labels = readLabels(p->file);
+    LabelsFile labels = readLabels(p->file);
     judged_.reset();
     ungrouped_.reset();
     if (p->id != id_) startAfresh();
-    if (p->id == id_ && !labelling_.empty()) {
+    if (p->id == id_ && !none()) {
       // Made again for a changed map: the labels in hand may be newer than those it began with.
-      labelling_ = labelling_.onChangedMap(labels.labelling.points());
-      writeLabels(p->file, {labelling_, labels.crs, labels.strata});
+      file_.labelling = file_.labelling.onChangedMap(labels.labelling.points());
+      file_.strata = labels.strata;
+      writeLabels(p->file, file_);
     } else {
-      labelling_ = labels.labelling;
+      file_ = std::move(labels);
     }
-    crs_ = labels.crs;
-    strata_ = labels.strata;
     id_ = p->id;
     revision_ = p->revision;
     Q_EMIT updated();
@@ -70,6 +65,8 @@ void LabelBook::startAfresh() {
   judged_.reset();
   ungrouped_.reset();
   groups_.clear();
+  task_ = Task::Label;
+  either_ = false;
   chooseAll();
 }
 
@@ -79,7 +76,7 @@ void LabelBook::changed() {
   const Product* p = product();
   if (p == nullptr) return;
   try {
-    writeLabels(p->file, {labelling_, crs_, strata_});
+    writeLabels(p->file, file_);
   } catch (const std::exception& e) {
     Q_EMIT bench_.trouble(sentenceOf(e));
   }
@@ -87,8 +84,8 @@ void LabelBook::changed() {
 }
 
 const Judged* LabelBook::ungrouped() const {
-  if (!ungrouped_ && labelling_.labelled() > 0) try {
-      ungrouped_ = judge(labelling_.drawn());
+  if (!ungrouped_ && labelling().labelled() > 0) try {
+      ungrouped_ = judge(drawn());
     } catch (const std::exception&) {
       // No point with both sides.
     }
@@ -97,28 +94,75 @@ const Judged* LabelBook::ungrouped() const {
 
 const Judged* LabelBook::judged() const {
   if (groups_.none()) return ungrouped();
-  if (!judged_ && ungrouped() != nullptr) judged_ = judge(labelling_.drawn(), groups_);
+  if (!judged_ && ungrouped() != nullptr) judged_ = judge(drawn(), groups_);
   return judged_ ? &*judged_ : nullptr;
 }
 
 Judged LabelBook::judge(const std::vector<DrawnPoint>& drawn, const ClassGroups& groups) const {
-  const auto points = groups.grouped(drawn);
-  std::vector<MapAndReference> pairs;
-  for (const auto& p : points) pairs.push_back({p.mapped, p.reference});
-  Judged j;
-  j.matrix = confusionMatrix(pairs, groups.legend(bench_.study().legend));
-  j.counts = assessCounts(j.matrix);
-  if (!drawnPerClass()) return j;
-  if (strata_.empty()) {
-    j.whyNotWeighted = txt("The points were drawn per class of an earlier state of the map.");
-    return j;
-  }
+  return zp::judge(bench_.study(), *product(), drawn, strata(), groups);
+}
+
+Labelling& LabelBook::worked() {
+  return task_ == Task::Second && file_.second ? file_.second->labelling : file_.labelling;
+}
+
+bool LabelBook::blind() const {
+  return !labelling().closed() || (second() && !second()->labelling.closed());
+}
+
+void LabelBook::setLabeller(const std::string& name) {
+  if (name == file_.labeller) return;
+  file_.labeller = name;
+  changed();
+}
+
+void LabelBook::addSecond(const std::string& labeller, double share) {
+  file_.second = SecondLabels{labeller, pointsForSecond(labelling(), share, 2)};
+  changed();
+}
+
+void LabelBook::dropSecond() {
+  file_.second.reset();
+  task_ = Task::Label;
+  changed();
+}
+
+std::optional<Agreement> LabelBook::agreement() const {
+  if (!second() || !second()->labelling.closed()) return {};
   try {
-    j.weighted = assessByStrata(j.matrix, points, strata_);
-  } catch (const std::exception& e) {
-    j.whyNotWeighted = sentenceOf(e);
+    return agreementOf(labelling(), *second(), bench_.study().legend);
+  } catch (const std::exception&) {
+    return {};  // no point that both labelled
   }
-  return j;
+}
+
+QString LabelBook::labellerName(int which) const {
+  const std::string name = which == 1 ? labeller() : second() ? second()->labeller : "";
+  if (!name.empty()) return q(name);
+  return which == 1 ? txt("the first labeller") : txt("the second labeller");
+}
+
+void LabelBook::settle(int id, int code, const std::string& now) {
+  if (!file_.second) return;
+  const QString both = txt("%1 and %2").arg(labellerName(1), labellerName(2));
+  zp::settle(file_.labelling, *file_.second, id, code, now, both.toStdString(),
+             txt("settled between two labellers").toStdString());
+  changed();
+}
+
+std::vector<DrawnPoint> LabelBook::drawn() const {
+  return either_ ? labelling().drawnEither() : labelling().drawn();
+}
+
+void LabelBook::setEither(bool on) {
+  either_ = on;
+  judged_.reset();
+  ungrouped_.reset();
+}
+
+bool LabelBook::anyMixed() const {
+  const auto& points = labelling().points();
+  return std::any_of(points.begin(), points.end(), [](const auto& p) { return p.secondary != 0; });
 }
 
 std::optional<ConfusionMatrix> LabelBook::matrix() const {
@@ -136,20 +180,15 @@ std::map<int, double> LabelBook::mappedAreas() const {
   return areas;
 }
 
-const Product* LabelBook::points() const {
-  const Product* labels = product();
-  return labels == nullptr ? nullptr : bench_.study().product(labels->step.value("points", ""));
-}
-
 double LabelBook::wholeArea() const {
   double whole = 0;
-  for (const auto& [code, area] : strata_) whole += area;
+  for (const auto& [code, area] : strata()) whole += area;
   return whole;
 }
 
 bool LabelBook::drawnPerClass() const {
-  const Product* points = this->points();
-  return points != nullptr && points->step.value("plan", "") == "stratified";
+  const Product* labels = product();
+  return labels != nullptr && zp::drawnPerClass(bench_.study(), *labels);
 }
 
 void LabelBook::merge(int a, int b) {
@@ -178,11 +217,8 @@ bool LabelBook::inCell(const ValidationPoint& p) const {
 }
 
 std::string LabelBook::withoutInterval() const {
-  const Product* points = this->points();
-  if (points == nullptr) return "";
-  if (points->step.value("do", "") == "cells") return "cells";
-  const std::string plan = points->step.value("plan", "");
-  return plan == "by-hand" || plan == "blocks" ? plan : "";
+  const Product* labels = product();
+  return labels == nullptr ? "" : zp::withoutInterval(bench_.study(), *labels);
 }
 
 std::optional<Estimate> LabelBook::overall() const {

@@ -1,21 +1,11 @@
 #pragma once
 #include <set>
 
-#include "accuracy/class_groups.h"
-#include "accuracy/labelling.h"
+#include "accuracy/second_labeller.h"
 #include "shell/workbench.h"
+#include "study/judgement.h"
 
 namespace zp {
-
-/// What labels say of a map: of the points alone, and weighted by area where they were drawn class
-/// by class.
-struct Judged {
-  ConfusionMatrix matrix;
-  Assessment counts;
-  std::optional<Assessment> weighted;
-  QString whyNotWeighted;  // of points that were drawn class by class
-  const Assessment& first() const { return weighted ? *weighted : counts; }
-};
 
 /// The labelling that is open, with its file: read once, written after every label.
 class LabelBook : public QObject {
@@ -24,10 +14,36 @@ class LabelBook : public QObject {
   explicit LabelBook(Workbench& bench);
   /// The newest labels product of the study; false when there is none or it cannot be read.
   bool load();
-  bool none() const { return labelling_.empty(); }
-  Labelling& labelling() { return labelling_; }
-  const Labelling& labelling() const { return labelling_; }
-  const std::string& crs() const { return crs_; }
+  bool none() const { return file_.labelling.empty(); }
+  /// The labels that judge the map.
+  Labelling& labelling() { return file_.labelling; }
+  const Labelling& labelling() const { return file_.labelling; }
+  const std::string& crs() const { return file_.crs; }
+
+  /// What is done on the labelling desk.
+  enum class Task { Label, Second, Settle };
+  Task task() const { return task_; }
+  void setTask(Task task) { task_ = task; }
+  /// The labels given there: those of the second labeller when it is their turn.
+  Labelling& worked();
+  const Labelling& worked() const { return const_cast<LabelBook*>(this)->worked(); }
+  /// Nothing of what the map or the first labeller says may be seen: the labelling is not closed,
+  /// or a second labeller has not finished.
+  bool blind() const;
+  const std::string& labeller() const { return file_.labeller; }
+  void setLabeller(const std::string& name);
+  const std::optional<SecondLabels>& second() const { return file_.second; }
+  void addSecond(const std::string& labeller, double share);
+  /// What they said is gone with them.
+  void dropSecond();
+  /// Of the two, once the second has finished.
+  std::optional<Agreement> agreement() const;
+  /// The class that both settled for at a point.
+  void settle(int id, int code, const std::string& now);
+  /// Of the first (1) or second (2); a word for them where they gave no name.
+  QString labellerName(int which) const;
+  /// Pixels along the side of the square that a label is of: 1 or 3.
+  int block() const { return file_.block; }
   /// Saves after a change and tells.
   void changed();
   const Product* product() const;
@@ -36,7 +52,7 @@ class LabelBook : public QObject {
   const Judged* judged() const;
   /// What the labels would say of points mapped so; Error: no point with both sides.
   Judged judge(const std::vector<DrawnPoint>& points, const ClassGroups& groups = {}) const;
-  const std::map<int, double>& strata() const { return strata_; }
+  const std::map<int, double>& strata() const { return file_.strata; }
   /// The same, with no classes counted as one.
   const Judged* ungrouped() const;
   std::optional<ConfusionMatrix> matrix() const;
@@ -44,14 +60,16 @@ class LabelBook : public QObject {
   std::map<int, double> mappedAreas() const;
   /// Of all strata, in square metres; 0 where points were not drawn class by class.
   double wholeArea() const;
-  /// The points were drawn per class of a map.
   bool drawnPerClass() const;
-  /// How the points were placed, where that gives an accuracy no interval: "by-hand"; "cells" for
-  /// their centres, which no chance chose; "blocks", for which an interval of single points would
-  /// be too narrow; else "".
+  /// See judgement.h.
   std::string withoutInterval() const;
   /// The accuracy to tell first, ungrouped: weighted where that can be.
   std::optional<Estimate> overall() const;
+
+  /// The second class of mixed places counts too.
+  bool either() const { return either_; }
+  void setEither(bool on);
+  bool anyMixed() const;
 
   /// Classes counted as one.
   const ClassGroups& groups() const { return groups_; }
@@ -71,18 +89,17 @@ class LabelBook : public QObject {
   void updated();
 
  private:
-  /// That are labelled; nullptr when they are gone.
-  const Product* points() const;
+  void startAfresh();
+  std::vector<DrawnPoint> drawn() const;
 
   Workbench& bench_;
-  void startAfresh();
-
-  std::string id_, crs_;
-  std::map<int, double> strata_;
-  ClassGroups groups_;
-  mutable std::optional<Judged> judged_, ungrouped_;
+  LabelsFile file_;
+  std::string id_;  // of the product it stands in
   int revision_ = 0;
-  Labelling labelling_;
+  ClassGroups groups_;
+  Task task_ = Task::Label;
+  bool either_ = false;
+  mutable std::optional<Judged> judged_, ungrouped_;
 };
 
 }  // namespace zp

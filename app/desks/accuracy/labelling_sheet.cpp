@@ -2,8 +2,6 @@
 
 #include "base/error.h"
 #include "desks/class_key.h"
-#include "radar/decibels.h"
-#include "sampling/readings.h"
 #include "study/study.h"
 
 namespace zp {
@@ -35,8 +33,10 @@ LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
   auto* hints = columnIn(hints_, 0);
   hints->addLayout(buildHints());
   layout->addWidget(hints_);
-  layout->addWidget(late_ = buildLate());
+  layout->addWidget(late_ = new LateChangeStrip);
   late_->hide();
+  connect(late_, &LateChangeStrip::recorded, this, &LabellingSheet::recordChange);
+  connect(late_, &LateChangeStrip::dropped, this, &LabellingSheet::endChange);
 }
 
 QLayout* LabellingSheet::buildHead() {
@@ -124,10 +124,15 @@ QLayout* LabellingSheet::buildHints() {
   unsure_->setObjectName("unsure");
   unsure_->setFocusPolicy(Qt::NoFocus);
   connect(unsure_, &QPushButton::clicked, this, [this] {
-    book_.labelling().toggleUnsure();
+    book_.worked().toggleUnsure();
     book_.changed();
     showPoint();
   });
+  mixed_ = chip(txt("Mixed"));
+  mixed_->setObjectName("mixed");
+  mixed_->setFocusPolicy(Qt::NoFocus);
+  mixed_->setToolTip(txt("Two classes: first the one that most of it is, then the other"));
+  connect(mixed_, &QPushButton::clicked, this, &LabellingSheet::mix);
   close_ = quietButton(txt("Close the labelling and see the matrix"));
   close_->setObjectName("closeLabelling");
   close_->setFocusPolicy(Qt::TabFocus);
@@ -140,45 +145,17 @@ QLayout* LabellingSheet::buildHints() {
   hints->setSpacing(20);
   hints->addWidget(keyHint("U", ""));
   hints->addWidget(unsure_);
+  hints->addWidget(keyHint("M", ""));
+  hints->addWidget(mixed_);
   hints->addWidget(keyHint(txt("Space"), txt("skip")));
   hints->addWidget(keyHint(txt("Backspace"), txt("back")));
+  hints->addWidget(keyHint(txt("Enter"), txt("next without a label")));
   hints->addWidget(keyHint("+ −", txt("zoom")));
   hints->addWidget(keyHint("`", txt("other picture")));
   hints->addStretch();
   hints->addWidget(pause);
   hints->addWidget(close_);
   return hints;
-}
-
-/// In place of the keys while a label of a closed labelling is to become another: who, and why.
-QWidget* LabellingSheet::buildLate() {
-  lateTold_ = new QLabel;
-  lateTold_->setObjectName("lateTold");
-  why_ = lineEdit("lateWhy", txt("Why?"));
-  why_->setAccessibleName(txt("Why"));
-  who_ = lineEdit("lateWho", txt("Who?"));
-  who_->setAccessibleName(txt("Who"));
-  who_->setFixedWidth(150);
-  auto* record = quietButton(txt("Record the change"));
-  record->setObjectName("lateRecord");
-  auto* drop = linkButton(txt("Leave it as it is"));
-  drop->setObjectName("lateDrop");
-  connect(record, &QPushButton::clicked, this, &LabellingSheet::recordChange);
-  connect(drop, &QPushButton::clicked, this, &LabellingSheet::endChange);
-  for (auto* field : {why_, who_}) {
-    connect(field, &QLineEdit::returnPressed, this, &LabellingSheet::recordChange);
-    field->installEventFilter(this);
-  }
-  auto* strip = new QWidget;
-  auto* row = new QHBoxLayout(strip);
-  row->setContentsMargins(0, 0, 0, 0);
-  row->setSpacing(12);
-  row->addWidget(lateTold_);
-  row->addWidget(why_, 1);
-  row->addWidget(who_);
-  row->addWidget(record);
-  row->addWidget(drop);
-  return strip;
 }
 
 bool LabellingSheet::ready() const {
@@ -195,8 +172,13 @@ void LabellingSheet::open() {
   fillKeys();
   // One pixel of the map at stake sets the scale of all three.
   double pixel = 10;
+  mapGrid_ = {};
+  mixing_ = kNotMixed;
   try {
-    if (const auto* m = book_.map()) pixel = RasterFile(m->file).grid().pixelWidth();
+    if (const auto* m = book_.map()) {
+      mapGrid_ = RasterFile(m->file).grid();
+      pixel = mapGrid_.pixelWidth();
+    }
   } catch (const Error&) {
     // The map went away; labels can be given all the same.
   }
@@ -205,7 +187,13 @@ void LabellingSheet::open() {
     panes_[i].span = spans[i];
     panes_[i].view->setCrs(bench_.viewCrs());
   }
-  if (looking() && !book_.inCell(book_.labelling().current())) step(1);
+  findOpen();
+  if (looking() || settling()) {
+    // From the first of them.
+    Labelling& l = book_.labelling();
+    l.goTo(l.points().size() - 1);
+    step(1);
+  }
   zoom_ = 1;
   pace_.start();
   paced_ = 0;
@@ -269,21 +257,23 @@ void LabellingSheet::fillKeys() {
 }
 
 void LabellingSheet::showPoint() {
-  const Labelling& l = book_.labelling();
+  const Labelling& l = book_.worked();
   if (l.empty()) return;
   const ValidationPoint& p = l.current();
   showPanes(p);
   showProgress();
   unsure_->setChecked(p.unsure);
+  mixed_->setChecked(mixing_ != kNotMixed || p.secondary != 0);
   for (const auto& c : bench_.study().legend.classes)
     if (auto* key = findChild<QPushButton*>(QString("key-%1").arg(c.code)))
-      key->setChecked(p.reference == c.code);
+      key->setChecked(mixing_ != kNotMixed ? mixing_ == c.code
+                                           : p.reference == c.code || p.secondary == c.code);
   if (!note_->hasFocus()) note_->setPlainText(q(p.note));
   askCurves(p.place);
 }
 
 void LabellingSheet::showPanes(const ValidationPoint& p) {
-  Place at = p.place;
+  Place at = pixelCentre(p.place);
   try {
     CrsChange(book_.crs(), bench_.viewCrs()).apply(at);
   } catch (const std::exception&) {
@@ -294,10 +284,31 @@ void LabellingSheet::showPanes(const ValidationPoint& p) {
     const double span = pane.span * zoom_;
     const int wide = std::max(1, std::min(pane.view->width(), pane.view->height()));
     pane.view->setCentre(at, span / wide);
-    pane.view->setMark(at, pixel);
+    pane.view->setMark(at, book_.block() * pixel);
     pane.caption->setText(QString("%1 · %2").arg(
         pane.name, span >= 1000 ? decimal(span / 1000, 1) + " km" : decimal(span, 0) + " m"));
   }
+}
+
+/// What is labelled is a pixel of the map, wherever in it the point lies.
+Place LabellingSheet::pixelCentre(Place place) const {
+  if (mapGrid_.width == 0) return place;
+  try {
+    Place inMap = place;
+    CrsChange(book_.crs(), mapGrid_.crs).apply(inMap);
+    const Place at = mapGrid_.toPixel(inMap);
+    Place centre = mapGrid_.centre(static_cast<int>(std::floor(at.x)),
+                                   static_cast<int>(std::floor(at.y)));
+    CrsChange(mapGrid_.crs, book_.crs()).apply(centre);
+    return centre;
+  } catch (const std::exception&) {
+    return place;
+  }
+}
+
+QString LabellingSheet::className(int code) const {
+  const auto* c = bench_.study().legend.find(code);
+  return c != nullptr ? q(c->name) : code == 0 ? txt("no label") : txt("class %1").arg(code);
 }
 
 /// Which of the points looked at it is, and what both sides say of it.
@@ -309,28 +320,59 @@ QString LabellingSheet::tellLooking() const {
     ++all;
     if (i <= l.position()) ++number;
   }
-  const auto name = [this](int code) {
-    const auto* c = bench_.study().legend.find(code);
-    return c != nullptr ? q(c->name) : txt("class %1").arg(code);
-  };
   return txt("Point %1 of %2: mapped as %3, labelled %4. Another label is recorded as a late "
              "change.")
       .arg(number)
       .arg(all)
-      .arg(name(l.current().mapped), name(l.current().reference));
+      .arg(className(l.current().mapped), className(l.current().reference));
+}
+
+/// What the two labellers said of the point.
+QString LabellingSheet::tellSettling() const {
+  const auto agreement = book_.agreement();
+  if (!agreement) return {};
+  const auto& all = agreement->disagreements;
+  for (size_t i = 0; i < all.size(); ++i)
+    if (all[i].id == book_.labelling().current().id)
+      return txt("Point %1 of %2 that you see differently: %3 says %4, %5 says %6. Which is it?")
+          .arg(i + 1)
+          .arg(all.size())
+          .arg(book_.labellerName(1), className(all[i].first), book_.labellerName(2),
+               className(all[i].second));
+  return {};
+}
+
+QString LabellingSheet::tellMixed() const {
+  return mixing_ == kFirstToCome
+             ? txt("Mixed: the key of the class that most of it is, then that of the other.")
+             : txt("Mixed: mostly %1. Now the key of the other class.").arg(className(mixing_));
+}
+
+QString LabellingSheet::tellOrder() const {
+  const Labelling& l = book_.worked();
+  if (mixing_ != kNotMixed) return tellMixed();
+  if (settling()) return tellSettling();
+  if (looking()) return tellLooking();
+  const bool second = book_.task() == LabelBook::Task::Second;
+  if (l.labelled() == l.points().size())
+    return second ? txt("Every point has a label. Say that you are done to see where you differ.")
+                  : txt("Every point has a label. Close the labelling to see what the map says.");
+  return (second ? txt("Point %1 of %2 for %3, in an order of your own. What the map and the other "
+                       "labeller say stays hidden.")
+                       .arg(l.position() + 1)
+                       .arg(l.points().size())
+                       .arg(book_.labellerName(2))
+                 : txt("Point %1 of %2, in shuffled order. What the map says stays hidden "
+                       "until you close the labelling.")
+                       .arg(l.position() + 1)
+                       .arg(l.points().size()));
 }
 
 void LabellingSheet::showProgress() {
-  const Labelling& l = book_.labelling();
+  const Labelling& l = book_.worked();
   const size_t n = l.points().size(), done = l.labelled();
   const bool all = done == n;
-  order_->setText(
-      looking() ? tellLooking()
-      : all     ? txt("Every point has a label. Close the labelling to see what the map says.")
-                : txt("Point %1 of %2, in shuffled order. What the map says stays hidden "
-                          "until you close the labelling.")
-                  .arg(l.position() + 1)
-                  .arg(n));
+  order_->setText(tellOrder());
   QString left;
   if (paced_ >= 5 && !all) {
     const double minutes = static_cast<double>(pace_.elapsed()) / 60000 /
@@ -340,9 +382,11 @@ void LabellingSheet::showProgress() {
   count_->setText(txt("%1 labelled · %2 unsure%3").arg(done).arg(l.unsure()).arg(left));
   bar_->setRange(0, static_cast<int>(n));
   bar_->setValue(static_cast<int>(done));
-  close_->setText(l.closed() ? txt("See the matrix")
-                             : txt("Close the labelling and see the matrix"));
-  close_->setProperty("part", all ? "primary" : "quiet");
+  close_->setText(settling()                                    ? txt("Leave the rest open")
+                  : book_.task() == LabelBook::Task::Second     ? txt("Done: see where you differ")
+                  : l.closed()                                  ? txt("See the matrix")
+                                 : txt("Close the labelling and see the matrix"));
+  close_->setProperty("part", all && !settling() ? "primary" : "quiet");
   close_->style()->unpolish(close_);
   close_->style()->polish(close_);
   close_->setEnabled(done > 0);
@@ -357,44 +401,12 @@ void LabellingSheet::askCurves(Place place) {
       radar.push_back(s.scene);
   std::sort(radar.begin(), radar.end(),
             [](const Scene& a, const Scene& b) { return a.date < b.date; });
-  curvesJob_.ask(
-      [place, crs = book_.crs(), scene, radar](const Progress&) {
-        Curves c;
-        if (scene) readReflectance(*scene, place, crs, c);
-        readBackscatter(radar, place, crs, c);
-        return c;
-      },
-      [this](const Curves& c) { showCurves(c); }, [](const QString&) {});
+  curvesJob_.ask([place, crs = book_.crs(), scene,
+                  radar](const Progress&) { return curvesAt(place, crs, scene, radar); },
+                 [this](const PixelCurves& c) { showCurves(c); }, [](const QString&) {});
 }
 
-/// For any thread, as the next.
-void LabellingSheet::readReflectance(const Scene& scene, Place place, const std::string& crs,
-                                     Curves& c) {
-  c.reflectanceTitle =
-      txt("%1 by wavelength in nm, %2").arg(txt(titleOf(scene.state)), q(scene.name));
-  c.reflectanceTitle[0] = c.reflectanceTitle[0].toUpper();
-  for (size_t b = 0; b < scene.bands.size(); ++b) {
-    const double v = readBandAt({place}, crs, scene, b)[0];
-    if (std::isnan(v)) continue;
-    const double wavelength = scene.bands[b].wavelength;
-    c.wavelengths << (wavelength > 0 ? wavelength : static_cast<double>(c.wavelengths.size() + 1));
-    c.reflectance << v;
-  }
-}
-
-void LabellingSheet::readBackscatter(const std::vector<Scene>& radar, Place place,
-                                     const std::string& crs, Curves& c) {
-  for (const auto& s : radar) {
-    const bool power = s.state == ValueState::BackscatterPower;
-    const double v = readBandAt({place}, crs, s, static_cast<size_t>(s.bandOf("vh")))[0];
-    if (!(v > 0) && power) continue;
-    c.days << static_cast<double>(
-        QDate::fromString(q(s.date), Qt::ISODate).startOfDay(Qt::UTC).toSecsSinceEpoch());
-    c.backscatter << (power ? toDecibels(v) : v);
-  }
-}
-
-void LabellingSheet::showCurves(const Curves& c) {
+void LabellingSheet::showCurves(const PixelCurves& c) {
   reflectanceTitle_->setText(c.reflectanceTitle);
   reflectance_->show(c.wavelengths, c.reflectance, "", "", false, tokens().text);
   radarTitle_->setText(c.days.isEmpty() ? txt("No radar scenes with dates in this study.")
@@ -404,8 +416,22 @@ void LabellingSheet::showCurves(const Curves& c) {
 }
 
 void LabellingSheet::label(int code) {
-  if (book_.labelling().closed()) return askWhy(code);
-  book_.labelling().label(code, now());
+  if (settling()) return settle(code);
+  Labelling& l = book_.worked();
+  if (l.closed()) return askWhy(code);
+  if (mixing_ == kFirstToCome) {
+    mixing_ = code;
+    return showPoint();
+  }
+  if (mixing_ != kNotMixed)
+    l.labelMixed(mixing_, code, now());
+  else
+    l.label(code, now());
+  labelled();
+}
+
+void LabellingSheet::labelled() {
+  mixing_ = kNotMixed;
   ++paced_;
   if (paced_ >= 5)
     bench_.setPlace("label-pace",
@@ -414,31 +440,45 @@ void LabellingSheet::label(int code) {
   showPoint();
 }
 
+/// The next class given is the first of two; once more, and it is not.
+void LabellingSheet::mix() {
+  const bool can = !settling() && !book_.worked().closed();
+  mixing_ = can && mixing_ == kNotMixed ? kFirstToCome : kNotMixed;
+  showPoint();
+}
+
+/// Disagreements that are still open.
+void LabellingSheet::findOpen() {
+  open_.clear();
+  const auto agreement = settling() ? book_.agreement() : std::nullopt;
+  if (!agreement) return;
+  for (const auto& d : agreement->disagreements)
+    if (d.settled == 0) open_.insert(d.id);
+}
+
+/// And on to the next that is open; after the last of them the desk is left.
+void LabellingSheet::settle(int code) {
+  const int id = book_.labelling().current().id;
+  book_.settle(id, code, now());
+  findOpen();
+  if (open_.empty()) return Q_EMIT leaveAsked();
+  step(1);
+}
+
 void LabellingSheet::askWhy(int code) {
   const int before = book_.labelling().current().reference;
   showPoint();  // the key of the class it has stays pressed
   if (code == before) return;
   lateCode_ = code;
-  const auto name = [this](int c) {
-    const auto* known = bench_.study().legend.find(c);
-    return known != nullptr ? q(known->name) : txt("no label");
-  };
-  lateTold_->setText(txt("%1 becomes %2.").arg(name(before), name(code)));
-  why_->clear();
   const Json who = bench_.place("labeller");
-  if (who.is_string()) who_->setText(q(who.get<std::string>()));
   hints_->hide();
-  late_->show();
-  why_->setFocus();
+  late_->ask(txt("%1 becomes %2.").arg(className(before), className(code)),
+             who.is_string() ? q(who.get<std::string>()) : QString());
 }
 
-/// Nobody changes a closed label without saying why.
-void LabellingSheet::recordChange() {
-  const std::string why = why_->text().trimmed().toStdString(),
-                    who = who_->text().trimmed().toStdString();
-  if (why.empty() || who.empty()) return (why.empty() ? why_ : who_)->setFocus();
-  bench_.setPlace("labeller", who);
-  book_.labelling().change(lateCode_, now(), who, why);
+void LabellingSheet::recordChange(const QString& who, const QString& why) {
+  bench_.setPlace("labeller", who.toStdString());
+  book_.labelling().change(lateCode_, now(), who.toStdString(), why.toStdString());
   book_.changed();
   endChange();
 }
@@ -453,7 +493,12 @@ void LabellingSheet::endChange() {
 
 /// Points of a cell of the matrix are looked at, one by one.
 bool LabellingSheet::looking() const {
-  return book_.labelling().closed() && book_.anyChosen();
+  return book_.task() == LabelBook::Task::Label && book_.labelling().closed() && book_.anyChosen();
+}
+
+/// While points are looked at or settled: those that are stepped through.
+bool LabellingSheet::wanted(const ValidationPoint& p) const {
+  return settling() ? open_.count(p.id) > 0 : book_.inCell(p);
 }
 
 /// To the next or last point of those looked at, round and round.
@@ -462,7 +507,7 @@ void LabellingSheet::step(int way) {
   const size_t n = l.points().size();
   for (size_t i = 1; i <= n; ++i) {
     const size_t at = (l.position() + (way > 0 ? i : n - i)) % n;
-    if (book_.inCell(l.points()[at])) {
+    if (wanted(l.points()[at])) {
       l.goTo(at);
       break;
     }
@@ -477,45 +522,72 @@ void LabellingSheet::zoom(double factor) {
 }
 
 void LabellingSheet::closeLabelling() {
-  book_.labelling().close(now());
+  const bool second = book_.task() == LabelBook::Task::Second;
+  if (settling()) return Q_EMIT leaveAsked();
+  book_.worked().close(now());
   book_.changed();
+  if (second) return Q_EMIT leaveAsked();
   Q_EMIT closed();
 }
 
-void LabellingSheet::keyPressEvent(QKeyEvent* e) {
-  if (book_.none()) return;
-  Labelling& l = book_.labelling();
-  const auto& classes = bench_.study().legend.classes;
-  switch (e->key()) {
+/// To another point.
+bool LabellingSheet::moveByKey(int key) {
+  Labelling& l = book_.worked();
+  const bool some = looking() || settling();
+  switch (key) {
     case Qt::Key_Space:
-      if (looking()) return step(1);
+      if (some) return step(1), true;
       l.skip();
-      book_.changed();
-      return showPoint();
+      break;
     case Qt::Key_Backspace:
-      if (looking()) return step(-1);
+      if (some) return step(-1), true;
       l.back();
-      book_.changed();
-      return showPoint();
+      break;
+    case Qt::Key_Return:
+    case Qt::Key_Enter:
+      if (some) return step(1), true;
+      l.nextOpen();
+      break;
+    default:
+      return false;
+  }
+  mixing_ = kNotMixed;
+  book_.changed();
+  showPoint();
+  return true;
+}
+
+/// Something of the desk.
+bool LabellingSheet::turnByKey(int key) {
+  switch (key) {
     case Qt::Key_U:
-      return unsure_->click();
+      return unsure_->click(), true;
+    case Qt::Key_M:
+      return mixed_->click(), true;
     case Qt::Key_N:
-      return note_->setFocus();
+      return note_->setFocus(), true;
     case Qt::Key_Plus:
     case Qt::Key_Equal:
-      return zoom(1 / 1.4);
+      return zoom(1 / 1.4), true;
     case Qt::Key_Minus:
-      return zoom(1.4);
+      return zoom(1.4), true;
     case Qt::Key_Escape:
-      return Q_EMIT leaveAsked();
+      if (mixing_ != kNotMixed) return mix(), true;
+      Q_EMIT leaveAsked();
+      return true;
     case Qt::Key_QuoteLeft:
       if (pictures_.size() > 1)
         setPicture(panes_[0],
                    (panes_[0].picture->currentIndex() + 1) % static_cast<int>(pictures_.size()));
-      return;
+      return true;
     default:
-      break;
+      return false;
   }
+}
+
+void LabellingSheet::keyPressEvent(QKeyEvent* e) {
+  if (book_.none() || moveByKey(e->key()) || turnByKey(e->key())) return;
+  const auto& classes = bench_.study().legend.classes;
   const QString key = e->text().toLower();
   for (size_t i = 0; i < classes.size(); ++i)
     if (!key.isEmpty() && key == keyOfClass(i)) return label(classes[i].code);
@@ -524,13 +596,8 @@ void LabellingSheet::keyPressEvent(QKeyEvent* e) {
 
 bool LabellingSheet::eventFilter(QObject* o, QEvent* e) {
   if (o == note_ && e->type() == QEvent::FocusOut) {
-    book_.labelling().setNote(note_->toPlainText().trimmed().toStdString());
+    book_.worked().setNote(note_->toPlainText().trimmed().toStdString());
     book_.changed();
-  }
-  if ((o == why_ || o == who_) && e->type() == QEvent::KeyPress &&
-      static_cast<QKeyEvent*>(e)->key() == Qt::Key_Escape) {
-    endChange();
-    return true;
   }
   if (o == note_ && e->type() == QEvent::KeyPress &&
       static_cast<QKeyEvent*>(e)->key() == Qt::Key_Escape) {

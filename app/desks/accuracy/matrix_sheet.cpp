@@ -67,7 +67,16 @@ QLayout* MatrixSheet::buildShows() {
     view_->setTurned(on);
     tellAbout();
   });
+  either_ = chip(txt("Either class"));
+  either_->setObjectName("eitherClass");
+  either_->setToolTip(txt("Of a mixed place the map is right with either of its two classes"));
+  connect(either_, &QPushButton::clicked, this, [this](bool on) {
+    book_.setEither(on);
+    refresh();
+    chooseWorst();
+  });
   chips->addSpacing(10);
+  chips->addWidget(either_);
   chips->addWidget(turned_);
   return chips;
 }
@@ -133,7 +142,14 @@ QWidget* MatrixSheet::buildSide() {
 QLayout* MatrixSheet::buildFoot() {
   said_ = secondLabel("");
   said_->setObjectName("matrixSaid");
-  auto* csv = primaryButton(txt("Matrix as CSV…"));
+  report_ = new ReportPart(bench_, book_);
+  report_->hide();
+  connect(report_, &ReportPart::said, this, [this](const QString& told) { tellIn(said_, told); });
+  auto* report = primaryButton(txt("Report…"));
+  report->setObjectName("report");
+  connect(report, &QPushButton::clicked, this,
+          [this] { report_->isVisible() ? report_->hide() : report_->open(); });
+  auto* csv = quietButton(txt("Matrix as CSV…"));
   csv->setObjectName("matrixCsv");
   connect(csv, &QPushButton::clicked, this, [this] {
     const QString file = QFileDialog::getSaveFileName(
@@ -143,21 +159,24 @@ QLayout* MatrixSheet::buildFoot() {
   auto* back = quietButton(txt("To the view"));
   back->setObjectName("matrixBack");
   connect(back, &QPushButton::clicked, this, &MatrixSheet::leaveAsked);
-  auto* foot = new QHBoxLayout;
   auto* compared = quietButton(txt("Compare maps"));
   compared->setObjectName("compareMaps");
   connect(compared, &QPushButton::clicked, this, &MatrixSheet::comparisonAsked);
-  foot->addWidget(compared, 1);
-  foot->addWidget(back, 1);
+  auto* foot = new QHBoxLayout;
+  for (auto* button : {compared, csv, back}) foot->addWidget(button, 1);
   auto* below = column(18, 4, 18, 14);
   below->addWidget(said_);
-  below->addWidget(csv);
+  below->addWidget(report_);
+  below->addWidget(report);
   below->addLayout(foot);
   return below;
 }
 
 void MatrixSheet::open() {
   tellIn(said_, {});
+  report_->hide();
+  either_->setVisible(book_.anyMixed());
+  either_->setChecked(book_.either());
   const Judged* j = book_.judged();
   if (j == nullptr) {
     title_->setText(txt("There is no label yet"));
@@ -236,6 +255,7 @@ void MatrixSheet::showPoints() {
 
 void MatrixSheet::lookAtEach() {
   setCell();
+  book_.setTask(LabelBook::Task::Label);
   Q_EMIT labellingAsked();
 }
 

@@ -2,6 +2,7 @@
 #include "desks/accuracy/label_book.h"
 #include "desks/accuracy/matrix_view.h"
 #include "desks/accuracy/measures_side.h"
+#include "desks/accuracy/report_part.h"
 #include "desks/panel.h"
 
 namespace zp {
@@ -14,6 +15,7 @@ class MatrixSheet : public QWidget {
   void open();
   /// Writes the matrix as it is shown; the same as the button.
   void writeCsv(const QString& file);
+  ReportPart& report() { return *report_; }
 
  Q_SIGNALS:
   void leaveAsked();
@@ -52,8 +54,9 @@ class MatrixSheet : public QWidget {
   QLabel *title_, *about_, *sentence_, *said_, *grouped_;
   MatrixView* view_;
   MeasuresSide* measures_;
+  ReportPart* report_;
   QButtonGroup* shows_;
-  QPushButton *turned_, *show_, *each_, *why_, *merge_, *apart_;
+  QPushButton *turned_, *either_, *show_, *each_, *why_, *merge_, *apart_;
 };
 
 }  // namespace zp

@@ -130,8 +130,8 @@ void MeasuresSide::tellKappa(const Assessment& shown) {
 void MeasuresSide::tellLimits(const Judged& judged, const Assessment& shown) {
   const ConfusionMatrix& m = judged.matrix;
   QString told;
-  if (!judged.whyNotWeighted.isEmpty())
-    told = judged.whyNotWeighted + " " +
+  if (!judged.whyNotWeighted.empty())
+    told = sentenceOf(judged.whyNotWeighted) + " " +
            txt("So the points are counted one by one and not weighted by area. ");
   if (m.skipped > 0)
     told += txt("%n points without a label or outside the map are left out. ",

@@ -34,14 +34,18 @@ ValidationPanel::ValidationPanel(Workbench& bench, MapView& view, LabelBook& boo
   box()->addWidget(plan_, 0, Qt::AlignLeft);
   connect(plan_, &QPushButton::clicked, this,
           [this] { Q_EMIT planAsked(map_->currentData().toString()); });
-  fresh_ = linkButton(txt("Start again with the map and points above"));
+  fresh_ = linkButton("");
   fresh_->setObjectName("freshLabels");
   box()->addWidget(fresh_, 0, Qt::AlignLeft);
   connect(all_, &QPushButton::clicked, this, [this] {
     book_.chooseAll();
     Q_EMIT book_.updated();
   });
-  connect(fresh_, &QPushButton::clicked, this, &ValidationPanel::begin);
+  connect(fresh_, &QPushButton::clicked, this, [this] {
+    again_ = !again_;
+    refresh();
+    Q_EMIT changed();
+  });
 }
 
 void ValidationPanel::buildChoices() {
@@ -49,16 +53,35 @@ void ValidationPanel::buildChoices() {
   map_->setObjectName("accuracyMap");
   points_ = new QComboBox;
   points_->setObjectName("accuracyPoints");
-  box()->addWidget(fieldRow(txt("Map"), {map_}));
+  box()->addWidget(mapRow_ = fieldRow(txt("Map"), {map_}));
   pointsRow_ = fieldRow(txt("Points"), {points_});
   box()->addWidget(pointsRow_);
-  field_ = new LongChoice;
-  field_->setObjectName("accuracyField");
-  field_->setToolTip(
-      txt("Points from elsewhere may say in one of their columns, by name or code, "
-          "which class they are"));
-  box()->addWidget(fieldRow_ = fieldRow(txt("Their classes"), {field_}));
-  connect(points_, &QComboBox::activated, this, &ValidationPanel::fillFields);
+  box()->addWidget(reference_ = new ReferencePart(bench_));
+  connect(reference_, &ReferencePart::trouble, this, &ValidationPanel::trouble);
+  connect(reference_, &ReferencePart::changed, this, [this] {
+    showOrder();
+    Q_EMIT changed();
+  });
+  block_ = new LongChoice;
+  block_->setObjectName("labelBlock");
+  block_->addItem(txt("of the pixel"), 1);
+  block_->addItem(txt("of the 3 × 3 pixels around it"), 3);
+  seed_ = new QSpinBox;
+  seed_->setObjectName("labelSeed");
+  seed_->setRange(1, 9999);
+  seed_->setPrefix(txt("seed") + " ");
+  seed_->setToolTip(txt("Of the order in which the points come"));
+  box()->addWidget(orderRow_ = fieldRow(txt("Each label"), {block_, seed_}));
+  who_ = lineEdit("labeller", txt("Your name or initials"));
+  const Json known = bench_.place("labeller");
+  if (known.is_string()) who_->setText(q(known.get<std::string>()));
+  box()->addWidget(whoRow_ = fieldRow(txt("Labelled by"), {who_}));
+  connect(who_, &QLineEdit::editingFinished, this, [this] {
+    bench_.setPlace("labeller", who_->text().trimmed().toStdString());
+    if (!book_.none()) book_.setLabeller(who_->text().trimmed().toStdString());
+  });
+  for (auto* choice : {map_, points_})
+    connect(choice, &QComboBox::activated, this, &ValidationPanel::showReference);
   for (auto* choice : {map_, points_})
     connect(choice, &QComboBox::activated, this, &ValidationPanel::showKnown);
 }
@@ -73,6 +96,10 @@ void ValidationPanel::buildTables() {
   bar_ = new QProgressBar;
   bar_->setTextVisible(false);
   box()->addWidget(bar_);
+  second_ = new SecondPart(bench_, book_);
+  connect(second_, &SecondPart::labellingAsked, this, &ValidationPanel::startLabelling);
+  box()->addWidget(second_);
+  box()->addWidget(elsewhere_ = new ElsewherePart(bench_, book_));
   table_ = plainTable({txt("Class"), txt("user's"), txt("producer's")});
   table_->setObjectName("accuracyTable");
   box()->addWidget(table_);
@@ -86,13 +113,13 @@ void ValidationPanel::forget() {
   known_.stop();
   map_->clear();
   points_->clear();
-  field_->clear();
-  fieldsOf_.clear();
+  reference_->forget();
+  again_ = false;
 }
 
 void ValidationPanel::refresh() {
   fillChoices();
-  fillFields();
+  showReference();
   showProgress();
   showKnown();
   showAccuracies();
@@ -110,30 +137,26 @@ void ValidationPanel::fillChoices() {
   }
 }
 
-/// Of points that came in; points placed here say no class.
-void ValidationPanel::fillFields() {
-  const QString id = points_->currentData().toString();
-  const Product* points = bench_.study().product(id.toStdString());
-  const bool fromElsewhere = points != nullptr && points->step.is_object() &&
-                             points->step.value("do", "") == "import-table";
-  fieldRow_->setVisible(fromElsewhere && book_.none());
-  if (id == fieldsOf_) return;
-  fieldsOf_ = id;
-  field_->clear();
-  field_->addItem(txt("are labelled here"), "");
-  if (!fromElsewhere) return;
-  try {
-    for (const auto& c : readTable(points->file.string()).columns)
-      field_->addItem(txt("stand in %1").arg(q(c)), q(c));
-  } catch (const std::exception& e) {
-    Q_EMIT trouble(sentenceOf(e));
-  }
+/// Where the labels are to come from, before there are any.
+void ValidationPanel::showReference() {
+  reference_->setVisible(starting() && anyPoints());
+  reference_->refresh(points_->currentData().toString(), map_->currentData().toString());
+  showOrder();
+}
+
+/// Only labels given here have an order and a size.
+void ValidationPanel::showOrder() {
+  const bool here = !reference_->fromElsewhere();
+  orderRow_->setVisible(starting() && anyPoints() && here);
+  whoRow_->setVisible(anyPoints() && (here || !starting()));
 }
 
 void ValidationPanel::showProgress() {
   const Labelling& l = book_.labelling();
   const size_t n = l.points().size(), done = l.labelled();
-  pointsRow_->setVisible(anyPoints());
+  if (book_.none()) again_ = false;
+  mapRow_->setVisible(starting());
+  pointsRow_->setVisible(starting() && anyPoints());
   plan_->setVisible(anyPoints());
   advice_->setText(
       !anyPoints()
@@ -144,18 +167,26 @@ void ValidationPanel::showProgress() {
                 "until you close the labelling. Then here stand the user's and producer's "
                 "accuracy of each class; 30 to 50 points in each say enough. What is known "
                 "already:"));
-  advice_->setVisible(book_.none());
-  bar_->setVisible(!book_.none());
+  advice_->setVisible(starting());
+  bar_->setVisible(!starting());
   bar_->setRange(0, static_cast<int>(std::max<size_t>(1, n)));
   bar_->setValue(static_cast<int>(done));
-  state_->setVisible(!book_.none());
+  state_->setVisible(!starting());
   state_->setText(txt("%1 of %2 points labelled, %3 unsure.%4")
                       .arg(done)
                       .arg(n)
                       .arg(l.unsure())
                       .arg(l.closed() ? txt(" The labelling is closed.") : ""));
+  if (!book_.none() && !who_->hasFocus() && !book_.labeller().empty())
+    who_->setText(q(book_.labeller()));
+  second_->refresh();
+  elsewhere_->refresh();
+  for (QWidget* part : std::initializer_list<QWidget*>{second_, elsewhere_})
+    if (starting()) part->hide();
   fresh_->setVisible(!book_.none());
-  all_->setVisible(l.closed() && book_.anyChosen());
+  fresh_->setText(again_ ? txt("Go on with the labels there are")
+                         : txt("Start another labelling…"));
+  all_->setVisible(!book_.blind() && book_.anyChosen());
 }
 
 /// Before there are labels: what the map says of each class, and how many points test it.
@@ -163,7 +194,7 @@ void ValidationPanel::showKnown() {
   const Study& s = bench_.study();
   const Product* map = s.product(map_->currentData().toString().toStdString());
   const Product* points = s.product(points_->currentData().toString().toStdString());
-  const bool shown = book_.none() && map != nullptr && points != nullptr;
+  const bool shown = starting() && map != nullptr && points != nullptr;
   knownTable_->setVisible(shown);
   if (!shown) return known_.stop();
   const Json& classes = map->facts["classes"];
@@ -196,7 +227,7 @@ void ValidationPanel::countPoints(const Product& map, const Product& points) {
 
 /// Once the labelling is closed.
 void ValidationPanel::showAccuracies() {
-  const Judged* j = book_.labelling().closed() ? book_.judged() : nullptr;
+  const Judged* j = book_.blind() || starting() ? nullptr : book_.judged();
   table_->setVisible(j != nullptr);
   if (j == nullptr) return;
   const auto& m = j->matrix;
@@ -218,9 +249,14 @@ Panel::Heading ValidationPanel::heading() const {
 
 QString ValidationPanel::action() const {
   if (!anyPoints()) return txt("Plan the points");
-  if (book_.none()) return txt("Start labelling");
+  if (starting())
+    return reference_->fromElsewhere() ? txt("Take their labels") : txt("Start labelling");
   const Labelling& l = book_.labelling();
-  if (l.closed()) return txt("See the matrix");
+  if (!book_.blind()) return txt("See the matrix");
+  if (l.closed())
+    return txt("%1 goes on labelling (%2 left)")
+        .arg(book_.labellerName(2))
+        .arg(book_.second()->labelling.points().size() - book_.second()->labelling.labelled());
   return txt("Go on labelling (%1 left)").arg(l.points().size() - l.labelled());
 }
 
@@ -228,23 +264,32 @@ Json ValidationPanel::step() const {
   Json step{{"do", "labels"},
             {"points", points_->currentData().toString().toStdString()},
             {"map", map_->currentData().toString().toStdString()},
-            {"seed", 1},
+            {"seed", seed_->value()},
             {"name", txt("Labels of %1").arg(points_->currentText()).toStdString()}};
-  if (const QString field = field_->currentData().toString(); !field.isEmpty())
-    step["field"] = field.toStdString();
+  if (const int block = block_->currentData().toInt(); block != 1) step["block"] = block;
+  reference_->addTo(step);
   return step;
 }
 
 void ValidationPanel::act() {
   if (!anyPoints()) return Q_EMIT planAsked(map_->currentData().toString());
-  if (book_.none()) return begin();
-  if (book_.labelling().closed()) return Q_EMIT matrixAsked();
+  if (starting()) return begin();
+  if (!book_.blind()) return Q_EMIT matrixAsked();
+  startLabelling(book_.labelling().closed() ? LabelBook::Task::Second : LabelBook::Task::Label);
+}
+
+void ValidationPanel::startLabelling(LabelBook::Task task) {
+  book_.setTask(task);
   Q_EMIT labellingAsked();
 }
 
 void ValidationPanel::begin() {
-  bench_.run(step(), txt("Prepare the labelling"),
-             [this](const QString&) { Q_EMIT labellingAsked(); });
+  bench_.run(step(), txt("Prepare the labelling"), [this](const QString&) {
+    again_ = false;
+    if (!reference_->fromElsewhere()) book_.setLabeller(who_->text().trimmed().toStdString());
+    if (!book_.blind()) return Q_EMIT matrixAsked();
+    startLabelling(LabelBook::Task::Label);
+  });
 }
 
 std::vector<ViewPoint> ValidationPanel::points() const {
@@ -260,13 +305,16 @@ std::vector<ViewPoint> ValidationPanel::points() const {
     const auto* c = bench_.study().legend.find(code);
     return c != nullptr ? toQt(c->colour) : QColor(Qt::white);
   };
+  const bool told = !book_.blind();
+  // While a second labeller is at it, not even the labels of the first are seen.
+  const bool others = book_.second() && !book_.second()->labelling.closed();
   for (const auto& p : l.points()) {
-    if (l.closed() && !book_.inCell(p)) continue;
+    if (told && !book_.inCell(p)) continue;
     Place at = p.place;
     if (!change->apply(at)) continue;
     ViewPoint v{at, QColor(Qt::white), {}, false};
-    if (p.reference != 0) v.colour = colour(p.reference);
-    if (l.closed() && p.reference != 0 && p.mapped != 0 && p.mapped != p.reference)
+    if (p.reference != 0 && !others) v.colour = colour(p.reference);
+    if (told && p.reference != 0 && p.mapped != 0 && p.mapped != p.reference)
       v.ring = colour(p.mapped);
     out.push_back(v);
   }

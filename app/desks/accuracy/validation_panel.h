@@ -1,6 +1,9 @@
 #pragma once
 #include "background/latest.h"
 #include "desks/accuracy/label_book.h"
+#include "desks/accuracy/elsewhere_part.h"
+#include "desks/accuracy/reference_part.h"
+#include "desks/accuracy/second_part.h"
 #include "desks/panel.h"
 
 namespace zp {
@@ -29,21 +32,30 @@ class ValidationPanel : public Panel {
   void buildChoices();
   void buildTables();
   void fillChoices();
-  void fillFields();
+  void showReference();
+  void showOrder();
   void showKnown();
   void countPoints(const Product& map, const Product& points);
   void showProgress();
   void showAccuracies();
+  void startLabelling(LabelBook::Task task);
 
   MapView& view_;
   LabelBook& book_;
   Latest known_;
-  QComboBox *map_, *points_, *field_;
-  QWidget *fieldRow_, *pointsRow_;
-  QString fieldsOf_;  // the points whose columns are offered
+  QComboBox *map_, *points_, *block_;
+  QSpinBox* seed_;
+  QLineEdit* who_;
+  QWidget *mapRow_, *pointsRow_, *orderRow_, *whoRow_;
+  ReferencePart* reference_;
+  ElsewherePart* elsewhere_;
+  SecondPart* second_;
   QLabel *state_, *advice_;
   QProgressBar* bar_;
   bool anyPoints() const { return points_->count() > 0; }
+  /// Map, points and where the labels come from are to be chosen.
+  bool starting() const { return book_.none() || again_; }
+  bool again_ = false;
 
   QPushButton *fresh_, *all_, *plan_;
   QTableWidget *table_, *knownTable_;

@@ -1,38 +1,45 @@
 #include <cmath>
 
 #include "accuracy/labelling.h"
+#include "accuracy/reference_from.h"
 #include "base/error.h"
-#include "base/text.h"
 #include "sampling/readings.h"
 #include "study/steps/step_run.h"
 
 namespace zp {
 namespace {
 
-/// The class that a cell says: as `match` has it, else the one of the legend that is called so or
-/// has that code; 0 for none.
-int classSaid(const std::string& cell, const Json& match, const Legend& legend) {
-  if (const auto at = match.find(cell); at != match.end()) return at->get<int>();
-  for (const auto& c : legend.classes)
-    if (lowered(c.name) == lowered(trimmed(cell))) return c.code;
-  const auto code = parseInteger(trimmed(cell));
-  return code && legend.find(static_cast<int>(*code)) != nullptr ? static_cast<int>(*code) : 0;
+/// What is said at each point elsewhere: in a column of the points, by a map, or by polygons;
+/// nothing where the step names none of these.
+std::vector<std::string> saidElsewhere(StepRun& r, const Layer& points) {
+  const Json& step = r.step();
+  const auto places = placesOf(points);
+  if (step.contains("reference"))
+    return saidByRaster(places, points.crs, r.source("reference").file, r.progress());
+  if (step.contains("polygons"))
+    return saidByPolygons(places, points.crs, r.outline("polygons"), step.at("field"),
+                          r.progress());
+  std::vector<std::string> said;
+  if (!step.contains("field")) return said;
+  const size_t column = points.table.column(step["field"]);
+  for (const auto& row : points.table.rows) said.push_back(row[column]);
+  return said;
 }
 
-/// Labels that the points bring along from elsewhere.
-void labelBy(StepRun& r, const Table& table, std::vector<ValidationPoint>& points) {
-  if (!r.step().contains("field")) return;
-  const size_t column = table.column(r.step()["field"]);
-  const Json match = r.step().value("match", Json::object());
+/// Labels from elsewhere; true when every point has one, so that there is nothing to label blind.
+bool labelBy(StepRun& r, const std::vector<std::string>& said,
+             std::vector<ValidationPoint>& points) {
+  if (said.empty()) return false;
+  const auto match = r.step().value("match", std::map<std::string, int>());
   size_t without = 0;
   for (size_t i = 0; i < points.size(); ++i) {
-    points[i].reference = classSaid(table.rows[i][column], match, r.study().legend);
+    points[i].reference = classSaid(said[i], match, r.study().legend);
     without += points[i].reference == 0 ? 1 : 0;
   }
   if (without == points.size())
-    throw Error("No cell of “{}” says a class of the legend, by name or code.",
-                r.step()["field"].get<std::string>());
+    throw Error("Nothing that is said at the points is a class of the legend, by name or code.");
   r.product.facts["without_class"] = without;
+  return without == 0;
 }
 
 std::vector<ValidationPoint> pointsOn(const Layer& layer, const Product& map) {
@@ -70,15 +77,31 @@ std::map<int, double> setStrata(StepRun& r, const Product& points, const Layer& 
   return areas;
 }
 
-/// Shuffled for the first time, or with the labels given before.
-Labelling labellingOf(StepRun& r, std::vector<ValidationPoint> points) {
-  if (r.again() != nullptr) return readLabels(r.again()->file).labelling.onChangedMap(points);
+/// As they were, of points that have the map's classes of now.
+LabelsFile onChangedMap(LabelsFile labels, const std::vector<ValidationPoint>& points) {
+  labels.labelling = labels.labelling.onChangedMap(points);
+  return labels;
+}
+
+/// Shuffled for the first time, or with the labels given before. Those keep the strata that their
+/// points were drawn in then.
+LabelsFile labelsOf(StepRun& r, const Product& source, const Layer& layer,
+                    std::vector<ValidationPoint> points) {
+  if (r.again() != nullptr) return onChangedMap(readLabels(r.again()->file), points);
   const auto given = r.step().find("given");
-  if (given == r.step().end()) return Labelling(std::move(points), r.step().at("seed"));
+  if (given == r.step().end()) {
+    const auto strata = setStrata(r, source, layer, points);
+    LabelsFile labels{Labelling(std::move(points), r.step().at("seed")), layer.crs, strata};
+    labels.block = r.step().value("block", 1);
+    return labels;
+  }
   try {
-    const Labelling labelling = labellingFrom(*given).onChangedMap(points);
+    LabelsFile labels = labelsFrom(*given);
+    if (labels.strata.empty()) labels.strata = setStrata(r, source, layer, points);
+    labels = onChangedMap(std::move(labels), points);
+    labels.crs = layer.crs;
     r.product.step.erase("given");  // they are in the file from now on
-    return labelling;
+    return labels;
   } catch (const Json::exception&) {
     throw Error("The labels given are not complete; leave them out, or take the record anew.");
   }
@@ -88,15 +111,15 @@ Product runLabels(StepRun& r) {
   const auto &points = r.source("points"), &map = r.source("map");
   const Layer layer = readLayer(points.file.string());
   auto all = pointsOn(layer, map);
+  if (const int block = r.step().value("block", 1); block != 1 && block != 3)
+    throw Error("A label is of 1 pixel or of a block of 3 x 3; {} is neither.", block);
   // Into a file of its own: labels may be given to the old one until this one takes its place.
   r.begin(ProductKind::Labels, ".json", true);
   r.product.facts = {{"points", all.size()}};
-  labelBy(r, layer.table, all);
-  // Labels that were given before keep the strata that their points were drawn in then.
-  const auto strata =
-      r.again() != nullptr ? readLabels(r.again()->file).strata : setStrata(r, points, layer, all);
-  const Labelling labelling = labellingOf(r, std::move(all));
-  writeLabels(r.temporary, {labelling, layer.crs, strata});
+  const bool complete = labelBy(r, saidElsewhere(r, layer), all);
+  LabelsFile labels = labelsOf(r, points, layer, std::move(all));
+  if (complete) labels.labelling.close("");
+  writeLabels(r.temporary, labels);
   return r.finish();
 }
 
@@ -109,7 +132,11 @@ extern const StepKind labels{
     {{"points", Holds::Product, true, "Where"},
      {"map", Holds::Product, true, "What they are to judge"},
      {"seed", Holds::Whole, true, "Of the order"},
-     {"field", Holds::Text, false, "A column of the points that says their classes already"},
+     {"block", Holds::Whole, false, "Pixels along the side of the square that each label is of: 1 or 3"},
+     {"field", Holds::Text, false,
+      "A column that says the classes already: of the points, or of the polygons"},
+     {"reference", Holds::Product, false, "Instead: a class map that says them"},
+     {"polygons", Holds::Outline, false, "Instead: polygons that say them"},
      {"match", Holds::Codes, false, "What stands in it, where that is no class of the legend"},
      {"given", Holds::Labels, false, "Labels given before"}},
     &runLabels};

@@ -1,0 +1,47 @@
+#include "study/judgement.h"
+
+#include "base/error.h"
+#include "base/words.h"
+
+namespace zp {
+
+const Product* pointsOf(const Study& study, const Product& labels) {
+  return study.product(labels.step.value("points", ""));
+}
+
+bool drawnPerClass(const Study& study, const Product& labels) {
+  const Product* points = pointsOf(study, labels);
+  return points != nullptr && points->step.value("plan", "") == "stratified";
+}
+
+std::string withoutInterval(const Study& study, const Product& labels) {
+  const Product* points = pointsOf(study, labels);
+  if (points == nullptr) return "";
+  if (points->step.value("do", "") == "cells") return "cells";
+  const std::string plan = points->step.value("plan", "");
+  return plan == "by-hand" || plan == "blocks" ? plan : "";
+}
+
+Judged judge(const Study& study, const Product& labels, const std::vector<DrawnPoint>& drawn,
+             const std::map<int, double>& strata, const ClassGroups& groups) {
+  const auto points = groups.grouped(drawn);
+  std::vector<MapAndReference> pairs;
+  for (const auto& p : points) pairs.push_back({p.mapped, p.reference});
+  Judged j;
+  j.matrix = confusionMatrix(pairs, groups.legend(study.legend));
+  j.counts = assessCounts(j.matrix);
+  if (!drawnPerClass(study, labels)) return j;
+  if (strata.empty()) {
+    j.whyNotWeighted =
+        Sentence(words("The points were drawn per class of an earlier state of the map."));
+    return j;
+  }
+  try {
+    j.weighted = assessByStrata(j.matrix, points, strata);
+  } catch (const std::exception& e) {
+    j.whyNotWeighted = saidBy(e);
+  }
+  return j;
+}
+
+}  // namespace zp

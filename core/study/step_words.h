@@ -1,0 +1,13 @@
+#pragma once
+#include "study/study.h"
+
+namespace zp {
+
+/// How a product was made, in a line without ids: "from Finch 18 Jul; random forest; 48 features;
+/// seed 1".
+std::string howMade(const Study& study, const Product& product);
+
+/// "2031-11-26…" as "26 November 2031"; what is no date as it is.
+std::string dayInWords(const std::string& iso);
+
+}  // namespace zp

@@ -1,0 +1,61 @@
+#include "study/write_report.h"
+
+#include "accuracy/matrix_table.h"
+#include "base/error.h"
+#include "base/run_program.h"
+#include "study/run_sheet.h"
+
+namespace fs = std::filesystem;
+
+namespace zp {
+namespace {
+
+/// The same pages as the HTML file.
+void writePdf(const std::string& html, const fs::path& pdf, const Progress& progress) {
+  const fs::path page = pdf.string() + ".html";
+  writeUnseen(page, html);
+  try {
+    if (!runProgram({"weasyprint", "--quiet", page.string(), pdf.string()}, progress))
+      throw Error(
+          "A PDF needs the program weasyprint, which is not installed; leave the PDF out (the HTML "
+          "file says the same), or install it.");
+  } catch (...) {
+    fs::remove(page);
+    throw;
+  }
+  fs::remove(page);
+}
+
+}  // namespace
+
+ReportFiles reportFilesIn(const fs::path& folder) {
+  return {folder / "report.html", folder / "report.pdf", folder / "matrix.csv",
+          folder / "points.gpkg", folder / "run-sheet.json"};
+}
+
+Report writeReport(const Study& study, const Product& labels, const ReportWish& wish,
+                   const ReportFiles& files, bool replace, const Progress& progress) {
+  Outputs outputs(replace);
+  const auto add = [&](const fs::path& file) {
+    return file.empty() ? fs::path() : outputs.add(file, {labels.file});
+  };
+  const fs::path html = add(files.html), pdf = add(files.pdf), matrix = add(files.matrix),
+                 points = add(files.points), sheet = add(files.sheet);
+  Report report = reportOf(study, labels, wish, progress.part(0, 0.5));
+  const std::string page = toHtml(report);
+  if (!html.empty()) writeUnseen(html, page);
+  if (!matrix.empty())
+    writeUnseen(matrix, toCsv(toTable(report.matrix, report.assessment, {false, report.intervals})));
+  if (!points.empty())
+    writeLayer(points, files.points, pointsLayer(study, readLabels(labels.file)),
+               pointsFieldTypes());
+  if (!sheet.empty()) {
+    std::vector<Sentence> warnings;
+    writeJson(sheet, recordOf(study, warnings));
+  }
+  if (!pdf.empty()) writePdf(page, pdf, progress.part(0.6, 1));
+  outputs.commit();
+  return report;
+}
+
+}  // namespace zp
