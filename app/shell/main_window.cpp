@@ -73,6 +73,7 @@ void MainWindow::buildDesks() {
   matrix_ = new MatrixSheet(bench_, book_);
   plan_ = new PlanSheet(bench_);
   comparison_ = new ComparisonSheet(bench_, book_);
+  typed_ = new TypedSheet(bench_);
   naming_ = new NamingSheet(bench_);
   signatures_ = new SignatureSheet(bench_, [this] { return mappingDesk_->features(); });
   table_ = new TableSheet(bench_);
@@ -126,6 +127,7 @@ void MainWindow::buildMiddle() {
   pages_->addWidget(table_);
   pages_->addWidget(plan_);
   pages_->addWidget(comparison_);
+  pages_->addWidget(typed_);
   auto* whole = new QWidget;
   auto* layout = tight<QVBoxLayout>(whole);
   layout->addWidget(trail_);
@@ -345,6 +347,11 @@ void MainWindow::picturesChanged() {
   probe_->setPictures(view_->front(), view_->back());
   if (bench_.hasStudy()) shelf_->setShown(q(view_->front().of), q(view_->back().of));
   if (pages_->currentIndex() == kTable) table_->places().view().setFront(view_->front());
+  // Points that are still labelled blind are not seen on a class map.
+  if (stage_ == 5 && !book_.none() && book_.blind()) {
+    desk().refresh();
+    updateOverlays();
+  }
   placeTimer_.start();
 }
 
@@ -431,6 +438,7 @@ bool MainWindow::settled() const {
   if (pages_->currentIndex() == kTable) return table_->ready();
   if (pages_->currentIndex() == kPlan) return plan_->ready();
   if (pages_->currentIndex() == kComparison) return comparison_->ready();
+  if (pages_->currentIndex() == kMatrix) return matrix_->errors().ready();
   return view_->complete();
 }
 

@@ -6,6 +6,7 @@
 #include "desks/accuracy/labelling_sheet.h"
 #include "desks/accuracy/matrix_sheet.h"
 #include "desks/accuracy/plan_sheet.h"
+#include "desks/accuracy/typed_sheet.h"
 #include "desks/indices/indices_desk.h"
 #include "desks/mapping/mapping_desk.h"
 #include "desks/mapping/naming_sheet.h"
@@ -61,6 +62,8 @@ class MainWindow : public QMainWindow {
   void openMatrix();
   void openPlan(const QString& map);
   void openComparison();
+  /// A matrix from elsewhere.
+  void openTyped();
   /// The naming board of a product of clusters.
   void openNaming(const QString& product);
   /// The sheet of signatures, at a class.
@@ -78,7 +81,17 @@ class MainWindow : public QMainWindow {
   void closeEvent(QCloseEvent*) override;
 
  private:
-  enum Page { kWork, kLabelling, kMatrix, kNaming, kSignatures, kTable, kPlan, kComparison };
+  enum Page {
+    kWork,
+    kLabelling,
+    kMatrix,
+    kNaming,
+    kSignatures,
+    kTable,
+    kPlan,
+    kComparison,
+    kTyped
+  };
   static QString stageName(size_t stage);
   void buildDesks();
   QWidget* buildWork();
@@ -144,6 +157,7 @@ class MainWindow : public QMainWindow {
   MatrixSheet* matrix_;
   PlanSheet* plan_;
   ComparisonSheet* comparison_;
+  TypedSheet* typed_;
   MappingDesk* mappingDesk_;
   NamingSheet* naming_;
   SignatureSheet* signatures_;

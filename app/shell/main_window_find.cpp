@@ -55,6 +55,7 @@ std::vector<FindOffer> MainWindow::commandOffers() {
   offer(txt("Swap front and back"), [this] { Q_EMIT view_->swapAsked(); });
   offer(txt("How it is shown: stretch, steps, opacity"), [this] { viewTools_->openDisplay(); });
   offer(txt("Unpin all profiles"), [this] { viewTools_->profiles().unpinAll(); });
+  if (bench_.hasStudy()) offer(txt("Assess a matrix from elsewhere"), [this] { openTyped(); });
   offer(txt("Undo"), [this] { bench_.undo().undo(); });
   offer(txt("Redo"), [this] { bench_.undo().redo(); });
   return all;

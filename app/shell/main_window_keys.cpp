@@ -51,7 +51,9 @@ void MainWindow::keyPressEvent(QKeyEvent* e) {
     facts_->hide();
     return polygonsPanel_->hide();
   }
-  if (e->key() == Qt::Key_Escape && pages_->currentIndex() == kMatrix) return goTo(5);
+  if (e->key() == Qt::Key_Escape &&
+      (pages_->currentIndex() == kMatrix || pages_->currentIndex() == kTyped))
+    return goTo(5);
   if (e->key() == Qt::Key_Escape && pages_->currentIndex() == kSignatures) return goTo(2);
   QMainWindow::keyPressEvent(e);
 }

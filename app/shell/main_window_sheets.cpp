@@ -32,6 +32,8 @@ void MainWindow::connectSheets() {
     openSignatures(code);
   });
   connect(matrix_, &MatrixSheet::comparisonAsked, this, &MainWindow::openComparison);
+  connect(accuracyDesk_, &AccuracyDesk::typedAsked, this, &MainWindow::openTyped);
+  connect(typed_, &TypedSheet::leaveAsked, this, [this] { goTo(5); });
   connect(comparison_, &ComparisonSheet::leaveAsked, this, &MainWindow::openMatrix);
   connect(comparison_, &ComparisonSheet::pointsAsked, this,
           [this](const QString& front, const QString& behind) {
@@ -65,6 +67,13 @@ void MainWindow::openMatrix() {
   pages_->setCurrentIndex(kMatrix);
   matrix_->open();
   updateTrail();
+}
+
+void MainWindow::openTyped() {
+  goTo(5);
+  shelf_->setVisible(false);
+  pages_->setCurrentIndex(kTyped);
+  typed_->open();
 }
 
 void MainWindow::openPlan(const QString& map) {

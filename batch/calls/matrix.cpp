@@ -70,13 +70,13 @@ Json runMatrix(const MatrixArguments& a, const Progress& progress) {
 namespace calls {
 
 Call matrix(CLI::App& app) {
-  auto* call = app.add_subcommand("matrix", "Confusion matrix of a table of points, or a ready one");
+  auto* call =
+      app.add_subcommand("matrix", "Confusion matrix of a table of points, or a ready one");
   auto a = std::make_shared<MatrixArguments>();
   call->add_option("TABLE", a->table,
                    "A CSV or vector layer of points; with --counts a matrix as text")
       ->required();
-  auto* reference =
-      call->add_option("--reference", a->reference, "Field with the reference label");
+  auto* reference = call->add_option("--reference", a->reference, "Field with the reference label");
   auto* mapped = call->add_option("--mapped", a->mapped, "Field with the class of the map");
   auto* counts = call->add_flag("--counts", a->counts,
                                 "TABLE is a matrix of points: a row a class of the map, a column a "

@@ -212,11 +212,8 @@ Json secondToJson(const SecondLabels& second) {
   Json json = toJson(second.labelling), settled = Json::array();
   json["labeller"] = second.labeller;
   for (const auto& s : second.settled)
-    settled.push_back({{"id", s.id},
-                       {"first", s.first},
-                       {"second", s.second},
-                       {"to", s.to},
-                       {"when", s.when}});
+    settled.push_back(
+        {{"id", s.id}, {"first", s.first}, {"second", s.second}, {"to", s.to}, {"when", s.when}});
   json["settled"] = settled;
   return json;
 }

@@ -74,8 +74,8 @@ ListedLabels labelsInList(const std::string& text, const Labelling& labelling,
       ++out.otherPoints;
     } else if (const int code = classSaid(cell, {}, legend); code != 0) {
       out.labels[static_cast<int>(*number)] = code;
-    } else if (!cell.empty() && std::find(out.otherClasses.begin(), out.otherClasses.end(),
-                                          cell) == out.otherClasses.end()) {
+    } else if (!cell.empty() && std::find(out.otherClasses.begin(), out.otherClasses.end(), cell) ==
+                                    out.otherClasses.end()) {
       out.otherClasses.push_back(cell);
     }
   }

@@ -29,10 +29,10 @@ int classSaid(const std::string& cell, const std::map<std::string, int>& match,
 /// Labels from a list, a line a point: its id and the class by name or code, parted by tab,
 /// semicolon or comma.
 struct ListedLabels {
-  std::map<int, int> labels;               // id → class
-  size_t otherPoints = 0;                  // ids that no point has
-  std::vector<std::string> otherClasses;   // what is no class, each once
-  size_t otherLines = 0;                   // of another form, such as a heading
+  std::map<int, int> labels;              // id → class
+  size_t otherPoints = 0;                 // ids that no point has
+  std::vector<std::string> otherClasses;  // what is no class, each once
+  size_t otherLines = 0;                  // of another form, such as a heading
 };
 ListedLabels labelsInList(const std::string& text, const Labelling& labelling,
                           const Legend& legend);

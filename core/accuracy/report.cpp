@@ -10,6 +10,8 @@
 namespace zp {
 namespace {
 
+constexpr double kChipWidth = 58;  // mm, as in the style
+
 /// Writes the report part by part.
 class HtmlReport {
  public:
@@ -96,7 +98,15 @@ class HtmlReport {
     add("</div></div>\n");
   }
 
-  bool many() const { return r_.matrix.codes.size() > 10; }
+  /// So many classes, or such long words, that columns have no room for names.
+  bool many() const {
+    size_t longest = 0, word = 0;
+    for (const auto& name : r_.matrix.names) {
+      word = 0;
+      for (const char c : name) longest = std::max(longest, word = c == ' ' ? 0 : word + 1);
+    }
+    return r_.matrix.codes.size() > 10 || longest > 14;
+  }
   /// In points, so that all columns find room on a page.
   double matrixSize() const {
     return std::clamp(8.5 * 13 / (static_cast<double>(r_.matrix.codes.size()) + 4), 3.0, 8.5);
@@ -140,9 +150,10 @@ class HtmlReport {
       add("<figure>");
       if (!c.png.empty())
         add("<div class=\"chip\"><img alt=\"\" src=\"data:image/png;base64,{}\"><span "
-            "class=\"mark\" style=\"width:{:.1f}%;aspect-ratio:1;left:{:.1f}%;top:50%;"
-            "transform:translateY(-50%)\"></span></div>",
-            base64(c.png), 100 * c.pixel, 50 - 50 * c.pixel);
+            "class=\"mark\" style=\"width:{:.2f}mm;height:{:.2f}mm;left:{:.2f}mm;top:{:.2f}mm\">"
+            "</span></div>",
+            base64(c.png), kChipWidth * c.pixel, kChipWidth * c.pixel,
+            kChipWidth * (0.5 - c.pixel / 2), kChipWidth * (c.height - c.pixel) / 2);
       add("<figcaption>mapped <b>{}</b>, is <b>{}</b>: {} {}</figcaption></figure>",
           escaped(c.mapped), escaped(c.reference), c.points, c.points == 1 ? "point" : "points");
     }
@@ -157,9 +168,9 @@ class HtmlReport {
   void measures() {
     const Assessment& a = r_.assessment;
     add("<h2>How right it is</h2>\n<p class=\"second\">{} 95 % intervals in per cent.</p>\n",
-        a.weighted ? "Weighted by area."
-                   : r_.whyCounted.empty() ? "Every point counts the same."
-                                           : escaped(r_.whyCounted));
+        a.weighted              ? "Weighted by area."
+        : r_.whyCounted.empty() ? "Every point counts the same."
+                                : escaped(r_.whyCounted));
     add("<table class=\"lines\"><tr><th></th><th class=\"n\"></th><th class=\"n\">95 %</th></tr>");
     measure("Overall accuracy", percentText(a.overall.value), limits(a.overall));
     const std::string strength = strengthOf(a.kappa.value);
@@ -211,9 +222,8 @@ class HtmlReport {
   void agreement() {
     if (!r_.agreement) return;
     const Agreement& a = *r_.agreement;
-    add("<p>{} and {} say the same at {} of {} points that both labelled ({}), ",
-        escaped(r_.first), escaped(r_.second), percentText(a.share.value), a.matrix.total(),
-        limitsText(a.share));
+    add("<p>{} and {} say the same at {} of {} points that both labelled ({}), ", escaped(r_.first),
+        escaped(r_.second), percentText(a.share.value), a.matrix.total(), limitsText(a.share));
     add("kappa {}. {} of {} differences were settled between them.</p>\n",
         std::isnan(a.kappa.value) ? "–" : fmt::format("{:.2f}", a.kappa.value),
         a.disagreements.size() - a.open(), a.disagreements.size());
@@ -255,6 +265,8 @@ class HtmlReport {
 
 }  // namespace
 
-std::string toHtml(const Report& report) { return HtmlReport(report).html(); }
+std::string toHtml(const Report& report) {
+  return HtmlReport(report).html();
+}
 
 }  // namespace zp

@@ -22,8 +22,9 @@ struct ReportClass {
 struct ReportChip {
   std::string mapped, reference;
   size_t points = 0;
-  std::string png;     // around one of these points, which is in its middle; "" without a picture
-  double pixel = 0.1;  // how wide a pixel of the map is in it, 0…1
+  std::string png;      // around one of these points, which is in its middle; "" without a picture
+  double pixel = 0.1;   // how wide a pixel of the map is in it, 0…1
+  double height = 0.5;  // of the picture, of its width
 };
 
 /// Something that was done, by its name, and how.
@@ -33,7 +34,7 @@ struct DoneStep {
 
 /// All that a report tells. Texts are plain; whatever stands in them, it is shown as it is.
 struct Report {
-  std::string title, about;    // about: in one line, what map of what, in which system
+  std::string title, about;  // about: in one line, what map of what, in which system
   std::string author, remarks;
   std::string mapPng;
   std::vector<std::string> beside;  // sentences beside the map: how it was made

@@ -29,7 +29,9 @@ table.lines td { border-top: 0.2mm solid #e6e6e6; }
 td.right { background: #ebe6fa; }
 td.wrong { background: #f7e2da; }
 td.none { color: #9a9a9a; }
-.matrix th.column { white-space: normal; overflow-wrap: anywhere; font-family: inherit; font-size: 0.85em; }
+.matrix th.column { white-space: normal; overflow-wrap: break-word; font-family: inherit; font-size: 0.85em; }
+.matrix th.n { font-family: inherit; }
+.matrix td:first-child { white-space: nowrap; }
 .matrix td, .matrix td.n, .matrix th { font-size: 1em; padding: 0.9mm 1mm; }
 .chips { display: flex; flex-wrap: wrap; margin-top: 4mm; }
 .chips figure { width: 58mm; margin: 0 2.5mm 2mm 0; break-inside: avoid; }

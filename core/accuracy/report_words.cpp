@@ -22,25 +22,34 @@ std::string hectares(double area) {
   if (size > 0 && size < 10) return fmt::format("{:.2f} ha", ha);
   std::string digits = fmt::format("{:.0f}", ha);
   for (int at = static_cast<int>(digits.size()) - 3; at > (ha < 0 ? 1 : 0); at -= 3)
-    if (digits.size() > 4) digits.insert(static_cast<size_t>(at), " ");
+    if (digits.size() > (ha < 0 ? 5u : 4u)) digits.insert(static_cast<size_t>(at), " ");
   return digits + " ha";
 }
 
 std::string escaped(const std::string& text) {
   std::string out;
   for (const char c : text) switch (c) {
-      case '&': out += "&amp;"; break;
-      case '<': out += "&lt;"; break;
-      case '>': out += "&gt;"; break;
-      case '"': out += "&quot;"; break;
-      default: out += c;
+      case '&':
+        out += "&amp;";
+        break;
+      case '<':
+        out += "&lt;";
+        break;
+      case '>':
+        out += "&gt;";
+        break;
+      case '"':
+        out += "&quot;";
+        break;
+      default:
+        out += c;
     }
   return out;
 }
 
 std::string base64(const std::string& bytes) {
-  char* text = CPLBase64Encode(static_cast<int>(bytes.size()),
-                               reinterpret_cast<const GByte*>(bytes.data()));
+  char* text =
+      CPLBase64Encode(static_cast<int>(bytes.size()), reinterpret_cast<const GByte*>(bytes.data()));
   std::string out(text == nullptr ? "" : text);
   CPLFree(text);
   return out;

@@ -23,8 +23,8 @@ Labelling pointsForSecond(const Labelling& first, double share, uint64_t seed) {
   std::vector<ValidationPoint> drawn;
   for (const auto& [stratum, points] : byStratum) {
     const Labelling shuffled(points, mix(seed, static_cast<uint64_t>(stratum) + 1));
-    const auto wanted = static_cast<size_t>(
-        std::max(1.0, std::round(share * static_cast<double>(points.size()))));
+    const auto wanted =
+        static_cast<size_t>(std::max(1.0, std::round(share * static_cast<double>(points.size()))));
     drawn.insert(drawn.end(), shuffled.points().begin(),
                  shuffled.points().begin() + static_cast<std::ptrdiff_t>(wanted));
   }

@@ -19,8 +19,8 @@ struct Disagreement {
 
 /// How far two labellers say the same, as they labelled, before anything was settled.
 struct Agreement {
-  ConfusionMatrix matrix;  // rows: the first labeller; columns: the second
-  Estimate share, kappa;   // of points both labelled; intervals as of counts
+  ConfusionMatrix matrix;                   // rows: the first labeller; columns: the second
+  Estimate share, kappa;                    // of points both labelled; intervals as of counts
   std::vector<Disagreement> disagreements;  // in the order of the first's points
 
   size_t open() const;

@@ -41,21 +41,22 @@ std::vector<Cells> linesOf(const std::string& text) {
   std::vector<Cells> lines;
   for (const auto& line : split(text, '\n')) {
     Cells cells = cellsOf(line, separator);
-    const bool any = std::any_of(cells.begin(), cells.end(), [](const auto& c) {
-      return !c.empty();
-    });
+    const bool any =
+        std::any_of(cells.begin(), cells.end(), [](const auto& c) { return !c.empty(); });
     if (any) lines.push_back(std::move(cells));
   }
   return lines;
 }
 
-bool isNumber(const std::string& cell) { return parseNumber(cell).has_value(); }
+bool isNumber(const std::string& cell) {
+  return parseNumber(cell).has_value();
+}
 
 /// What is there: where the counts stand, and what the classes are called.
 struct Layout {
   Cells names;
-  std::vector<Cells> rows;           // of these classes, in this order
-  std::vector<size_t> columns;       // likewise
+  std::vector<Cells> rows;                // of these classes, in this order
+  std::vector<size_t> columns;            // likewise
   size_t area = static_cast<size_t>(-1);  // column; none
 };
 
@@ -71,13 +72,16 @@ bool isSum(const std::string& name) {
 Layout byNames(const std::vector<Cells>& lines) {
   Layout layout;
   const Cells& head = lines[0];
+  bool classes = true;  // still; then come totals and the like
   for (size_t c = 1; c < head.size(); ++c) {
     const auto row = std::find_if(lines.begin() + 1, lines.end(), [&](const Cells& line) {
       return lowered(line[0]) == lowered(head[c]);
     });
     if (lowered(head[c]) == "area") {
       layout.area = c;
-    } else if (row != lines.end() && !isSum(head[c])) {
+    } else if (!classes || row == lines.end() || isSum(head[c])) {
+      classes = false;
+    } else {
       layout.names.push_back(head[c]);
       layout.rows.push_back(*row);
       layout.columns.push_back(c);
@@ -143,7 +147,8 @@ TypedMatrix typedMatrix(const std::string& text, bool columnsAreMap) {
           numberAt(layout.rows[i], layout.columns[j], layout.names[i], "number of points");
       if (v != std::floor(v))
         throw Error(
-            "In the row of “{}” {} is no whole number; a matrix of points is needed, not of shares.",
+            "In the row of “{}” {} is no whole number; a matrix of points is needed, not of "
+            "shares.",
             layout.names[i], readable(v));
       all += v;
       (columnsAreMap ? m.counts[j][i] : m.counts[i][j]) = static_cast<size_t>(std::min(v, 1e9));

@@ -18,8 +18,7 @@ std::string toPng(const Pixels& picture) {
                                                               GDT_Byte, nullptr));
   if (!memory) throw Error("There is not enough memory for a picture.");
   const GDALColorInterp channels[] = {GCI_RedBand, GCI_GreenBand, GCI_BlueBand, GCI_AlphaBand};
-  for (int i = 0; i < 4; ++i)
-    memory->GetRasterBand(i + 1)->SetColorInterpretation(channels[i]);
+  for (int i = 0; i < 4; ++i) memory->GetRasterBand(i + 1)->SetColorInterpretation(channels[i]);
   // GDAL takes what it only reads by a pointer to what may change.
   auto* bytes = const_cast<uint8_t*>(picture.rgba.data());
   const bool filled =

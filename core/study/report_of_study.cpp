@@ -56,8 +56,8 @@ class Gathering {
       const Grid grid = RasterFile(map_->file).grid();
       r_.about += " · " + crsTitle(grid.crs);
       if (!grid.crs.empty() && !crsIsGeographic(grid.crs))
-        r_.about += fmt::format(" · {} m", readable(grid.pixelWidth() *
-                                                    crsMetresPerUnit(grid.crs)));
+        r_.about +=
+            fmt::format(" · {} m", readable(grid.pixelWidth() * crsMetresPerUnit(grid.crs)));
     }
     r_.about += " · report of " + dayInWords(now());
     // From the map itself back to what it was first made by.
@@ -90,9 +90,9 @@ class Gathering {
     for (size_t i = 0; i < r_.late.size(); ++i)
       r_.overallBefore.push_back(
           judge(study_, product_, l.drawnBefore(i), labels_.strata).first().overall.value);
-    r_.first = labels_.labeller.empty() ? "The first labeller" : labels_.labeller;
+    r_.first = labels_.labeller.empty() ? "Labeller 1" : labels_.labeller;
     if (!labels_.second) return;
-    r_.second = labels_.second->labeller.empty() ? "the second" : labels_.second->labeller;
+    r_.second = labels_.second->labeller.empty() ? "labeller 2" : labels_.second->labeller;
     try {
       r_.agreement = agreementOf(l, *labels_.second, study_.legend);
     } catch (const Error&) {
@@ -127,9 +127,9 @@ class Gathering {
     std::vector<std::string> perClass;
     for (const auto& c : r_.classes)
       if (c.trainingAreas > 0) perClass.push_back(fmt::format("{} {}", c.name, c.trainingAreas));
-    r_.training.push_back(fmt::format("{}: {}.", counted(study_.training.size(), "training area",
-                                                         "training areas"),
-                                      fmt::join(perClass, ", ")));
+    r_.training.push_back(
+        fmt::format("{}: {}.", counted(study_.training.size(), "training area", "training areas"),
+                    fmt::join(perClass, ", ")));
     if (const size_t pixels = made->facts.value("training_pixels", size_t{0}); pixels > 0)
       r_.training.push_back(counted(pixels, "training pixel.", "training pixels."));
     const Json learned = made->facts.value("training", Json::object());
@@ -153,13 +153,15 @@ class Gathering {
     if (const size_t left = l.points().size() - l.labelled(); left > 0)
       r_.plan.push_back(counted(left, "point has no label.", "points have no label."));
     if (l.unsure() > 0)
-      r_.plan.push_back(counted(l.unsure(), "label is marked unsure.", "labels are marked unsure."));
+      r_.plan.push_back(
+          counted(l.unsure(), "label is marked unsure.", "labels are marked unsure."));
     const auto mixed = std::count_if(l.points().begin(), l.points().end(),
                                      [](const auto& p) { return p.secondary != 0; });
     if (mixed > 0)
-      r_.plan.push_back(counted(static_cast<size_t>(mixed), "place is mixed;", "places are mixed;") +
-                        (wish_.either ? " their second class counts as right too."
-                                      : " the class that most of it is counts."));
+      r_.plan.push_back(
+          counted(static_cast<size_t>(mixed), "place is mixed;", "places are mixed;") +
+          (wish_.either ? " their second class counts as right too."
+                        : " the class that most of it is counts."));
   }
 
   void record() {
@@ -171,10 +173,10 @@ class Gathering {
       r_.done.push_back({"Training areas", std::to_string(study_.training.size())});
     for (const auto& p : study_.products) r_.done.push_back({p.name, howMade(study_, p)});
     const auto& closed = labels_.labelling.closedAt();
-    r_.done.push_back({"Labelling closed",
-                       fmt::format("{}{} changed after it",
-                                   closed.empty() ? "" : dayInWords(closed) + "; ",
-                                   counted(r_.late.size(), "label", "labels"))});
+    r_.done.push_back(
+        {"Labelling closed",
+         fmt::format("{}{} changed after it", closed.empty() ? "" : dayInWords(closed) + "; ",
+                     counted(r_.late.size(), "label", "labels"))});
   }
 
   /// The scene with the finest pixels that has a composite, else any.
@@ -204,7 +206,8 @@ class Gathering {
     const Scene* scene = sceneShown();
     for (const auto& [i, j] : cells) {
       progress.check();
-      ReportChip chip{m.names[i], m.names[j], m.counts[i][j], "", 0.1};
+      ReportChip chip{m.names[i], m.names[j], m.counts[i][j], ""};
+      chip.height = static_cast<double>(kChipHeight) / kChipWidth;
       if (scene != nullptr) show(chip, m.codes[i], m.codes[j], *scene);
       r_.chips.push_back(std::move(chip));
     }
@@ -218,8 +221,7 @@ class Gathering {
         const double pixels = RasterFile(map_->file).grid().pixelWidth() / scene.grid.pixelWidth();
         const int factor = std::clamp(static_cast<int>(std::lround(pixels)), 1, 4);
         const int width = kChipWidth * factor;
-        chip.png = toPng(
-            chipPicture(scene, p.place, labels_.crs, width, kChipHeight * factor));
+        chip.png = toPng(chipPicture(scene, p.place, labels_.crs, width, kChipHeight * factor));
         chip.pixel = std::max(kLeastMark, pixels * labels_.block / width);
       } catch (const Error&) {
         // The scene is gone, or lies elsewhere: the confusion is told without a picture.

@@ -10,16 +10,24 @@
 namespace zp {
 namespace {
 
+constexpr float kLift = 0.7f;   // lifts dark values of natural colours, as an eye does
 constexpr int kOverview = 400;  // pixels along a side that the stretch is taken from
+
+std::vector<Composite>::const_iterator naturalOf(const std::vector<Composite>& all) {
+  return std::find_if(all.begin(), all.end(), [](const auto& c) { return c.id == "natural"; });
+}
+
+bool isNatural(const Scene& scene) {
+  const auto can = compositesOf(scene);
+  return naturalOf(can) != can.end();
+}
 
 std::vector<BandSource> bandsShown(const Scene& scene) {
   const auto can = compositesOf(scene);
-  auto shown = std::find_if(can.begin(), can.end(), [](const auto& c) { return c.id == "natural"; });
-  if (shown == can.end()) shown = can.begin();
+  const auto shown = isNatural(scene) ? naturalOf(can) : can.begin();
   std::vector<BandSource> bands;
   for (size_t i = 0; i < 3; ++i)
-    bands.push_back(
-        {&scene, can.empty() ? 0 : static_cast<size_t>(scene.bandOf(shown->roles[i]))});
+    bands.push_back({&scene, can.empty() ? 0 : static_cast<size_t>(scene.bandOf(shown->roles[i]))});
   return bands;
 }
 
@@ -50,7 +58,11 @@ std::vector<Ends> stretchOf(const Scene& scene, const std::vector<BandSource>& b
   std::vector<Ends> ends;
   for (std::ptrdiff_t i = 0; i < 3; ++i)
     ends.push_back(endsOf({values.begin() + i * n, values.begin() + (i + 1) * n}));
-  return ends;
+  if (!isNatural(scene)) return ends;
+  // One for all three, so that the colours stay what they are.
+  Ends all = ends[0];
+  for (const auto& e : ends) all = {std::min(all.low, e.low), std::max(all.high, e.high)};
+  return {all, all, all};
 }
 
 }  // namespace
@@ -85,14 +97,15 @@ Pixels chipPicture(const Scene& scene, Place centre, const std::string& crs, int
   CrsChange(crs, scene.grid.crs).apply(centre);
   const Place pixel = scene.grid.toPixel(centre);
   Grid chip = scene.grid;
-  const Place corner = scene.grid.toMap(std::floor(pixel.x) - width / 2,
-                                        std::floor(pixel.y) - height / 2);
+  const Place corner =
+      scene.grid.toMap(std::floor(pixel.x) - width / 2, std::floor(pixel.y) - height / 2);
   chip.width = width;
   chip.height = height;
   chip.transform[0] = corner.x;
   chip.transform[3] = corner.y;
   const auto bands = bandsShown(scene);
   const auto ends = stretchOf(scene, bands);
+  const bool natural = isNatural(scene);
   BandBlock block;
   BandReader(chip, bands).read({0, 0, width, height}, block);
   Pixels picture{width, height, std::vector<uint8_t>(4 * block.window.pixels(), 0)};
@@ -101,9 +114,9 @@ Pixels chipPicture(const Scene& scene, Place centre, const std::string& crs, int
     for (size_t b = 0; b < 3; ++b) {
       const float v = block.band(b)[i];
       valid = valid && !std::isnan(v);
-      const float share = (v - ends[b].low) / (ends[b].high - ends[b].low);
-      picture.rgba[4 * i + b] =
-          valid ? static_cast<uint8_t>(std::lround(255 * std::clamp(share, 0.0f, 1.0f))) : 0;
+      float share = std::clamp((v - ends[b].low) / (ends[b].high - ends[b].low), 0.0f, 1.0f);
+      if (natural) share = std::pow(share, kLift);
+      picture.rgba[4 * i + b] = valid ? static_cast<uint8_t>(std::lround(255 * share)) : 0;
     }
     picture.rgba[4 * i + 3] = valid ? 255 : 0;
   }

@@ -11,7 +11,8 @@ Pixels classPicture(const std::filesystem::path& map, const Legend& legend, int 
                     const Progress& progress = Progress());
 
 /// A composite of a scene around a place, each of its pixels one of the picture; darkest and
-/// brightest are the outer hundredths of each band in the scene. Transparent outside the scene.
+/// brightest are the outer hundredths of each band in the scene, of natural colours of all three.
+/// Transparent outside the scene.
 Pixels chipPicture(const Scene& scene, Place centre, const std::string& crs, int width, int height);
 
 }  // namespace zp

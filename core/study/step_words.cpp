@@ -24,7 +24,9 @@ std::string nameOf(const Study& study, const std::string& id) {
   return "something that is gone";
 }
 
-std::string figure(double v) { return fmt::format("{:.6g}", v); }
+std::string figure(double v) {
+  return fmt::format("{:.6g}", v);
+}
 
 /// An id of ours as words: "random-forest", "per_class".
 std::string plain(std::string id) {
@@ -67,9 +69,8 @@ std::string fieldWords(const Study& study, const StepField& f, const Json& v) {
   if (namesSomething(f.holds) && v.is_string())
     return (f.id == "inside" ? "inside " : "from ") + nameOf(study, v.get<std::string>());
   if (namesSeveral(f.holds) && v.is_array() && !v.empty())
-    return v.size() == 1 && v[0].is_string()
-               ? "from " + nameOf(study, v[0].get<std::string>())
-               : fmt::format("from {} layers", v.size());
+    return v.size() == 1 && v[0].is_string() ? "from " + nameOf(study, v[0].get<std::string>())
+                                             : fmt::format("from {} layers", v.size());
   if (v.is_number()) return plain(f.id) + " " + figure(v.get<double>());
   if (f.holds == Holds::Texts && v.is_array()) return fmt::format("{} {}", v.size(), plain(f.id));
   if (f.holds == Holds::Text && v.is_string()) {

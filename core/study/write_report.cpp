@@ -45,7 +45,8 @@ Report writeReport(const Study& study, const Product& labels, const ReportWish& 
   const std::string page = toHtml(report);
   if (!html.empty()) writeUnseen(html, page);
   if (!matrix.empty())
-    writeUnseen(matrix, toCsv(toTable(report.matrix, report.assessment, {false, report.intervals})));
+    writeUnseen(matrix,
+                toCsv(toTable(report.matrix, report.assessment, {false, report.intervals})));
   if (!points.empty())
     writeLayer(points, files.points, pointsLayer(study, readLabels(labels.file)),
                pointsFieldTypes());

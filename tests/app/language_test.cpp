@@ -37,6 +37,33 @@ class LanguageWindow : public RealWindow {
     speak({"en"}, {});
   }
 
+  /// A second labeller, one difference, and it is settled.
+  void labelTwice() {
+    QTest::keyClick(&w().labelling(), Qt::Key_Escape);
+    d().settle();
+    d().click("askElsewhere");
+    d().click("askSecond");
+    lookAround("a second labeller is asked for");
+    QTest::keyClicks(d().find<QLineEdit>("secondName"), "Heron");
+    d().find<QComboBox>("secondShare")->setCurrentIndex(3);
+    d().click("startSecond");
+    d().settle();
+    lookAround("the second labeller");
+    const size_t n = w().book().worked().points().size();
+    for (size_t i = 0; i < n; ++i)
+      QTest::keyClick(&w().labelling(), i == 0 ? Qt::Key_2 : Qt::Key_1);
+    d().click("closeLabelling");
+    d().settle();
+    lookAround("the agreement");
+    d().click("settle");
+    d().settle();
+    lookAround("settling");
+    QTest::keyClick(&w().labelling(), Qt::Key_1);
+    d().settle();
+    d().click("primary");
+    d().settle();
+  }
+
   /// Names that people gave, roles, formulas and units are the same in every language.
   QSet<QString> names() {
     QString all =
@@ -281,9 +308,19 @@ TEST_F(LanguageWindow, NoWordOnTheWayToTheMatrixIsMissedOrCut) {
   const size_t n = w().book().labelling().points().size();
   for (size_t i = 0; i < n; ++i) QTest::keyClick(&w().labelling(), Qt::Key_1);
   lookAround("labelled");
+  labelTwice();
   d().click("closeLabelling");
   d().until([&] { return w().matrix().isVisible(); }, "the matrix");
   lookAround("the matrix");
+  d().click("sideErrors");
+  d().settle();
+  lookAround("where the errors are");
+  d().click("report");
+  lookAround("the report");
+  w().openTyped();
+  d().find<QPlainTextEdit>("typedText")->setPlainText(",Heron,Finch\nHeron,3,1\nFinch,0,4");
+  lookAround("a matrix from elsewhere");
+  w().openMatrix();
   d().click("compareMaps");
   d().settle();
   lookAround("the comparison");

@@ -21,10 +21,11 @@ TEST_F(AccuracyDeskWindow, TheReportSaysWhatTheMatrixSays) {
   QTest::keyClicks(d().find<QLineEdit>("reportAuthor"), "A. Labeller");
   fs::create_directory(folder_ / "out");
   w().matrix().report().write(q((folder_ / "out").string()));
-  d().until([&] { return w().findChild<QLabel*>("matrixSaid")->text().contains("The report is in"); },
-            "the report");
-  for (const char* name : {"report.html", "report.pdf", "matrix.csv", "points.gpkg",
-                           "run-sheet.json"})
+  d().until(
+      [&] { return w().findChild<QLabel*>("matrixSaid")->text().contains("The report is in"); },
+      "the report");
+  for (const char* name :
+       {"report.html", "report.pdf", "matrix.csv", "points.gpkg", "run-sheet.json"})
     EXPECT_TRUE(fs::exists(folder_ / "out" / name)) << name;
   QFile file(q((folder_ / "out/report.html").string()));
   ASSERT_TRUE(file.open(QIODevice::ReadOnly));
@@ -33,8 +34,8 @@ TEST_F(AccuracyDeskWindow, TheReportSaysWhatTheMatrixSays) {
   EXPECT_FALSE(html.contains("<of>"));
   EXPECT_FALSE(html.contains("http://") || html.contains("https://"));  // leans on nothing else
   const Estimate overall = *w().book().overall();
-  EXPECT_TRUE(html.contains(QString("%1 % of the mapped area is right")
-                                .arg(100 * overall.value, 0, 'f', 1)));
+  EXPECT_TRUE(html.contains(
+      QString("%1 % of the mapped area is right").arg(100 * overall.value, 0, 'f', 1)));
   EXPECT_TRUE(html.contains(QString("95 % interval %1 to %2")
                                 .arg(100 * overall.low, 0, 'f', 1)
                                 .arg(100 * overall.high, 0, 'f', 1)));

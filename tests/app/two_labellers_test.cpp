@@ -55,8 +55,13 @@ TEST_F(TwoLabellers, TheSecondSeesNeitherTheMapNorTheFirst) {
   // On the desk and the view, too, the first's labels are gone until the second is done.
   leaveDesk();
   EXPECT_TRUE(told().contains("1 of 36"));
-  for (const auto& p : w().findChild<ValidationPanel*>()->points())
-    EXPECT_EQ(p.colour, QColor(Qt::white));
+  auto* panel = w().findChild<ValidationPanel*>();
+  EXPECT_TRUE(panel->points().empty());  // the map is in view
+  const Picture scene = w().bench().pictureOf(q(s().scenes[0].id));
+  w().view().setFront(scene);
+  w().view().setBack(scene);
+  EXPECT_EQ(panel->points().size(), 36u);
+  for (const auto& p : panel->points()) EXPECT_EQ(p.colour, QColor(Qt::white));
   EXPECT_FALSE(w().findChild<QTableWidget*>("accuracyTable")->isVisible());
   // And it is all there the next day.
   reopen();

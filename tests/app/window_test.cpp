@@ -51,6 +51,23 @@ TEST_F(RealWindow, FromTheDemoStudyToAMatrixAndBackAfterReopening) {
   ASSERT_TRUE(m);
   EXPECT_EQ(m->total(), 45u);
   EXPECT_GT(m->overall().value, 0.6);
+  // What the map is right in, over its pixels, lies inside the interval that 45 points state.
+  const Grid grid = RasterFile(book.map()->file).grid();
+  std::vector<Place> all;
+  for (int y = 1; y < grid.height; y += 3)
+    for (int x = 1; x < grid.width; x += 3) all.push_back(grid.centre(x, y));
+  const Readings both = readAt(all, grid.crs, {{truth, 1, "t"}, {book.map()->file, 1, "m"}});
+  size_t right = 0, known = 0;
+  for (size_t i = 0; i < all.size(); ++i) {
+    if (std::isnan(both.values[0][i]) || std::isnan(both.values[1][i])) continue;
+    ++known;
+    right += both.values[0][i] == both.values[1][i] ? 1 : 0;
+  }
+  const double share = static_cast<double>(right) / static_cast<double>(known);
+  const Estimate overall = *book.overall();
+  EXPECT_LE(overall.low, share);
+  EXPECT_GE(overall.high, share);
+  EXPECT_LT(overall.high - overall.low, 0.5);
   w().matrix().writeCsv(q((folder_ / "m.csv").string()));
   EXPECT_TRUE(fs::exists(folder_ / "m.csv"));
   const QString figure = w().trail().stations()[5].figure;

@@ -2,6 +2,8 @@
 #include <fstream>
 
 #include "base/table.h"
+#include "outline/layer.h"
+#include "study/step.h"
 #include "zpatch_run.h"
 
 namespace zp {
@@ -83,6 +85,93 @@ TEST_F(ZpatchAccuracy, PlansKeepTheMarginsAskedFor) {
   }
   ASSERT_EQ(run("plan map.tif --total 90 --split equal --json"), 0) << err();
   for (const auto& c : json()["classes"]) EXPECT_EQ(c["points"], 30);
+}
+
+TEST_F(ZpatchAccuracy, AReadyMatrixIsAssessed) {
+  std::ofstream(folder_ / "m.txt") << "65 4 22 24\n6 81 5 8\n0 11 85 19\n4 7 3 90\n";
+  ASSERT_EQ(run("matrix m.txt --counts --json --out m.csv"), 0) << err();
+  EXPECT_NEAR(json()["overall"].get<double>(), 321.0 / 434, 1e-12);
+  EXPECT_EQ(json()["counts"][3][0], 4);
+  // What was written is read again, totals and accuracies and all.
+  const Json first = json();
+  ASSERT_EQ(run("matrix m.csv --counts --json"), 0) << err();
+  EXPECT_EQ(json()["counts"], first["counts"]);
+  ASSERT_EQ(run("matrix m.txt --counts --columns-are-map --json"), 0);
+  EXPECT_EQ(json()["counts"][0][3], 4);
+  std::ofstream(folder_ / "w.csv") << ",A,B,area\nA,8,2,100\nB,1,9,300\n";
+  ASSERT_EQ(run("matrix w.csv --counts --json"), 0) << err();
+  EXPECT_NEAR(json()["weighted"]["overall"].get<double>(), 0.25 * 0.8 + 0.75 * 0.9, 1e-12);
+  EXPECT_NEAR(json()["areas"][0]["area_m2"].get<double>(), 400 * (0.25 * 0.8 + 0.75 * 0.1), 1e-9);
+  EXPECT_EQ(run("matrix m.txt"), 2);
+  EXPECT_EQ(run("matrix m.txt --counts --reference a"), 2);
+  EXPECT_EQ(run("matrix m.txt --counts --strata map.tif"), 2);
+  EXPECT_EQ(run("matrix p.csv --counts"), 1);
+  EXPECT_EQ(run("matrix nothing.txt --counts"), 1);
+}
+
+TEST_F(ZpatchAccuracy, ReportsAStudyWhosePointsAMapLabels) {
+  std::vector<uint16_t> codes(grid_.pixels());
+  for (size_t i = 0; i < codes.size(); ++i) codes[i] = i % 10 == 0 ? 1 : i % 10 < 5 ? 2 : 3;
+  writeCodes(folder_ / "truth.tif", grid_, codes);
+  {
+    Study study = Study::create(folder_ / "study", "Small & <odd>");
+    for (int code = 1; code <= 3; ++code)
+      study.legend.addMissing(code, "Class " + std::to_string(code));
+    const auto add = [&](Json step) { return study.addProduct(runStep(study, step, Progress())); };
+    const Json match{{"1", 1}, {"2", 2}, {"3", 3}};
+    const auto imported = [&](const char* file, const char* name) {
+      return add({{"do", "import-classes"},
+                  {"file", (folder_ / file).string()},
+                  {"match", match},
+                  {"name", name}});
+    };
+    const auto map = imported("map.tif", "Map"), truth = imported("truth.tif", "Truth");
+    const auto points = add({{"do", "points"},
+                             {"over", map},
+                             {"plan", "stratified"},
+                             {"count", 20},
+                             {"seed", 1},
+                             {"name", "Points"}});
+    const auto labels = add({{"do", "labels"},
+                             {"points", points},
+                             {"map", map},
+                             {"reference", truth},
+                             {"seed", 1},
+                             {"name", "Labels"}});
+    EXPECT_EQ(study.product(labels)->facts["without_class"], 0);
+    study.save();
+  }
+  const std::string files =
+      "--out r.html --pdf r.pdf --matrix m.csv --points p.gpkg --sheet s.json";
+  ASSERT_EQ(run("report --study study --json --author 'A. Labeller' " + files), 0) << err();
+  const Json told = json();
+  EXPECT_EQ(told["title"], "Small & <odd>");
+  EXPECT_EQ(told["outputs"].size(), 5u);
+  const Table matrix = readTable((folder_ / "m.csv").string());
+  EXPECT_EQ(matrix.columns[1], "Class 1");
+  const auto points = readLayer((folder_ / "p.gpkg").string());
+  ASSERT_EQ(points.shapes.size(), 60u);
+  size_t right = 0;
+  for (const auto& row : points.table.rows)
+    right += row[points.table.column("right")] == "1" ? 1 : 0;
+  EXPECT_NEAR(told["overall"].get<double>(), static_cast<double>(right) / 60, 1e-12);
+  std::ifstream in(folder_ / "r.html");
+  std::stringstream html;
+  html << in.rdbuf();
+  EXPECT_NE(html.str().find("Small &amp; &lt;odd&gt;"), std::string::npos);
+  EXPECT_NE(html.str().find("A. Labeller"), std::string::npos);
+  // What is there stays, and nothing is half there.
+  EXPECT_EQ(run("report --study study " + files), 1);
+  EXPECT_EQ(run("report --study study --replace " + files), 0) << err();
+  EXPECT_EQ(run("report --study study --out no/r.html"), 1);
+  EXPECT_EQ(run("report --study study --labels Nothing --out other.html"), 1);
+  EXPECT_NE(err().find("Nothing"), std::string::npos);
+  EXPECT_EQ(run("report --study study"), 2);
+  const Json record = [&] {
+    EXPECT_EQ(run("record --study study --out sheet.json"), 0) << err();
+    return readJson(folder_ / "sheet.json");
+  }();
+  EXPECT_EQ(record["steps"].back()["do"], "labels");
 }
 
 TEST_F(ZpatchAccuracy, WrongCalls) {

@@ -76,9 +76,8 @@ SecondLabels secondLabels(const Labelling& first, const std::map<int, int>& othe
   for (size_t i = 0; i < first.points().size(); ++i) {
     const int id = second.labelling.current().id;
     const auto other = others.find(id);
-    second.labelling.label(other != others.end() ? other->second
-                                                 : first.points()[at(first, id)].reference,
-                           "now");
+    second.labelling.label(
+        other != others.end() ? other->second : first.points()[at(first, id)].reference, "now");
   }
   return second;
 }

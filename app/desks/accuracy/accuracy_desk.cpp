@@ -12,6 +12,7 @@ AccuracyDesk::AccuracyDesk(Workbench& bench, MapView& view, LabelBook& book)
   connect(validation, &ValidationPanel::labellingAsked, this, &AccuracyDesk::labellingAsked);
   connect(validation, &ValidationPanel::planAsked, this, &AccuracyDesk::planAsked);
   connect(validation, &ValidationPanel::matrixAsked, this, &AccuracyDesk::matrixAsked);
+  connect(validation, &ValidationPanel::typedAsked, this, &AccuracyDesk::typedAsked);
   connect(&book_, &LabelBook::updated, this, [this] {
     if (isVisible()) refresh();
   });

@@ -14,6 +14,7 @@ class AccuracyDesk : public Desk {
  Q_SIGNALS:
   void labellingAsked();
   void matrixAsked();
+  void typedAsked();
   /// Points for a map are to be planned.
   void planAsked(const QString& map);
 

@@ -18,15 +18,11 @@ ElsewherePart::ElsewherePart(Workbench& bench, LabelBook& book) : bench_(bench),
   told_ = secondLabel("");
   told_->setObjectName("elsewhereTold");
   parts_ = new QWidget;
-  auto* row = new QHBoxLayout;
-  row->addWidget(out);
-  row->addWidget(paste_);
-  row->addStretch();
   auto* inside = columnIn(parts_, 4);
   inside->addWidget(secondLabel(
       txt("The points go out under their numbers, without what the map says. Copy a list of two "
           "columns, number and class (by name or code), and paste it here.")));
-  inside->addLayout(row);
+  inside->addWidget(wrapping({out, paste_}));
   inside->addWidget(told_);
   inside->addWidget(back_, 0, Qt::AlignLeft);
   auto* column = columnIn(this, 4);
@@ -74,8 +70,7 @@ void ElsewherePart::look() {
                       static_cast<qint64>(listed_.otherPoints))
                       .arg(grouped(listed_.otherPoints));
   if (!listed_.otherClasses.empty())
-    told += " " + txt("No class of the legend: %1.")
-                      .arg(q(listed(listed_.otherClasses).text()));
+    told += " " + txt("No class of the legend: %1.").arg(q(listed(listed_.otherClasses).text()));
   tellIn(told_, told);
 }
 

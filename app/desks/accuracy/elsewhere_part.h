@@ -27,7 +27,7 @@ class ElsewherePart : public QWidget {
   QPushButton *ask_, *back_, *paste_;
   QWidget* parts_;
   QLabel* told_;
-  ListedLabels listed_;             // in the clipboard
+  ListedLabels listed_;              // in the clipboard
   std::optional<Labelling> before_;  // the last list
 };
 

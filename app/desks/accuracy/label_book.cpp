@@ -139,7 +139,7 @@ std::optional<Agreement> LabelBook::agreement() const {
 QString LabelBook::labellerName(int which) const {
   const std::string name = which == 1 ? labeller() : second() ? second()->labeller : "";
   if (!name.empty()) return q(name);
-  return which == 1 ? txt("the first labeller") : txt("the second labeller");
+  return which == 1 ? txt("Labeller 1") : txt("Labeller 2");
 }
 
 void LabelBook::settle(int id, int code, const std::string& now) {

@@ -143,16 +143,13 @@ QLayout* LabellingSheet::buildHints() {
   connect(pause, &QPushButton::clicked, this, &LabellingSheet::leaveAsked);
   auto* hints = new QHBoxLayout;
   hints->setSpacing(20);
-  hints->addWidget(keyHint("U", ""));
-  hints->addWidget(unsure_);
-  hints->addWidget(keyHint("M", ""));
-  hints->addWidget(mixed_);
-  hints->addWidget(keyHint(txt("Space"), txt("skip")));
-  hints->addWidget(keyHint(txt("Backspace"), txt("back")));
-  hints->addWidget(keyHint(txt("Enter"), txt("next without a label")));
-  hints->addWidget(keyHint("+ −", txt("zoom")));
-  hints->addWidget(keyHint("`", txt("other picture")));
-  hints->addStretch();
+  hints->addWidget(wrapping({keyHint("U", ""), unsure_, keyHint("M", ""), mixed_,
+                             keyHint(txt("Space"), txt("skip")),
+                             keyHint(txt("Backspace"), txt("back")),
+                             keyHint(txt("Enter"), txt("next without a label")),
+                             keyHint("+ −", txt("zoom")), keyHint("`", txt("other picture"))},
+                            14),
+                   1);
   hints->addWidget(pause);
   hints->addWidget(close_);
   return hints;
@@ -297,8 +294,8 @@ Place LabellingSheet::pixelCentre(Place place) const {
     Place inMap = place;
     CrsChange(book_.crs(), mapGrid_.crs).apply(inMap);
     const Place at = mapGrid_.toPixel(inMap);
-    Place centre = mapGrid_.centre(static_cast<int>(std::floor(at.x)),
-                                   static_cast<int>(std::floor(at.y)));
+    Place centre =
+        mapGrid_.centre(static_cast<int>(std::floor(at.x)), static_cast<int>(std::floor(at.y)));
     CrsChange(mapGrid_.crs, book_.crs()).apply(centre);
     return centre;
   } catch (const std::exception&) {
@@ -382,10 +379,10 @@ void LabellingSheet::showProgress() {
   count_->setText(txt("%1 labelled · %2 unsure%3").arg(done).arg(l.unsure()).arg(left));
   bar_->setRange(0, static_cast<int>(n));
   bar_->setValue(static_cast<int>(done));
-  close_->setText(settling()                                    ? txt("Leave the rest open")
-                  : book_.task() == LabelBook::Task::Second     ? txt("Done: see where you differ")
-                  : l.closed()                                  ? txt("See the matrix")
-                                 : txt("Close the labelling and see the matrix"));
+  close_->setText(settling()                                ? txt("Leave the rest open")
+                  : book_.task() == LabelBook::Task::Second ? txt("Done: see where you differ")
+                  : l.closed()                              ? txt("See the matrix")
+                               : txt("Close the labelling and see the matrix"));
   close_->setProperty("part", all && !settling() ? "primary" : "quiet");
   close_->style()->unpolish(close_);
   close_->style()->polish(close_);
@@ -436,8 +433,8 @@ void LabellingSheet::labelled() {
   if (paced_ >= 5)
     bench_.setPlace("label-pace",
                     static_cast<double>(pace_.elapsed()) / 1000 / static_cast<double>(paced_));
+  showPoint();  // its pictures are being read while the label is written
   book_.changed();
-  showPoint();
 }
 
 /// The next class given is the first of two; once more, and it is not.

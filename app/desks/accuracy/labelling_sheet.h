@@ -90,7 +90,7 @@ class LabellingSheet : public QWidget {
   static constexpr int kNotMixed = 0, kFirstToCome = -1;
   int mixing_ = kNotMixed;
   std::set<int> open_;  // points to settle, by their ids
-  Grid mapGrid_;  // of the map at stake; none when it went away
+  Grid mapGrid_;        // of the map at stake; none when it went away
   double zoom_ = 1;
   QElapsedTimer pace_;
   size_t paced_ = 0;

@@ -123,20 +123,53 @@ QWidget* MatrixSheet::buildSentence() {
 
 QWidget* MatrixSheet::buildSide() {
   measures_ = new MeasuresSide(bench_, book_);
+  errors_ = new ErrorsSide(bench_, book_);
+  connect(errors_, &ErrorsSide::pointsAsked, this, &MatrixSheet::pointsAsked);
+  connect(errors_, &ErrorsSide::labellingAsked, this, &MatrixSheet::labellingAsked);
+  sides_ = new QStackedWidget;
   // Above the buttons it scrolls where the room is short: nothing lies over anything.
-  auto* scroll = new QScrollArea;
-  scroll->setObjectName("matrixSide");
-  scroll->setWidget(measures_);
-  scroll->setWidgetResizable(true);
-  scroll->setFrameShape(QFrame::NoFrame);
-  scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-  scroll->setFocusPolicy(Qt::NoFocus);
+  for (QWidget* part : std::initializer_list<QWidget*>{measures_, errors_}) {
+    auto* scroll = new QScrollArea;
+    scroll->setObjectName("matrixSide");
+    scroll->setWidget(part);
+    scroll->setWidgetResizable(true);
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    sides_->addWidget(scroll);
+  }
   auto* side = new QWidget;
   auto* whole = columnIn(side, 0);
-  whole->addWidget(scroll, 1);
+  whole->addLayout(buildSideChips());
+  whole->addWidget(sides_, 1);
   whole->addLayout(buildFoot());
   side->setFixedWidth(kSideWidth);
   return side;
+}
+
+/// How good the map is, or where it is wrong.
+QLayout* MatrixSheet::buildSideChips() {
+  goodChip_ = chip(txt("Measures"));
+  goodChip_->setObjectName("sideMeasures");
+  whereChip_ = chip(txt("Where the errors are"));
+  whereChip_->setObjectName("sideErrors");
+  auto* one = new QButtonGroup(this);
+  for (auto* c : {goodChip_, whereChip_}) one->addButton(c);
+  connect(goodChip_, &QPushButton::clicked, this, [this] { showSide(0); });
+  connect(whereChip_, &QPushButton::clicked, this, [this] { showSide(1); });
+  auto* chips = new QHBoxLayout;
+  chips->setContentsMargins(18, 12, 18, 0);
+  chips->setSpacing(6);
+  chips->addWidget(goodChip_);
+  chips->addWidget(whereChip_);
+  chips->addStretch();
+  return chips;
+}
+
+void MatrixSheet::showSide(int side) {
+  sides_->setCurrentIndex(side);
+  (side == 0 ? goodChip_ : whereChip_)->setChecked(true);
+  if (side == 1) errors_->open();
 }
 
 QLayout* MatrixSheet::buildFoot() {
@@ -163,11 +196,14 @@ QLayout* MatrixSheet::buildFoot() {
   compared->setObjectName("compareMaps");
   connect(compared, &QPushButton::clicked, this, &MatrixSheet::comparisonAsked);
   auto* foot = new QHBoxLayout;
-  for (auto* button : {compared, csv, back}) foot->addWidget(button, 1);
+  for (auto* button : {compared, back}) foot->addWidget(button, 1);
+  auto* out = new QHBoxLayout;
+  out->addWidget(report, 1);
+  out->addWidget(csv);
   auto* below = column(18, 4, 18, 14);
   below->addWidget(said_);
   below->addWidget(report_);
-  below->addWidget(report);
+  below->addLayout(out);
   below->addLayout(foot);
   return below;
 }
@@ -175,6 +211,7 @@ QLayout* MatrixSheet::buildFoot() {
 void MatrixSheet::open() {
   tellIn(said_, {});
   report_->hide();
+  showSide(0);
   either_->setVisible(book_.anyMixed());
   either_->setChecked(book_.either());
   const Judged* j = book_.judged();

@@ -1,4 +1,5 @@
 #pragma once
+#include "desks/accuracy/errors_side.h"
 #include "desks/accuracy/label_book.h"
 #include "desks/accuracy/matrix_view.h"
 #include "desks/accuracy/measures_side.h"
@@ -16,6 +17,7 @@ class MatrixSheet : public QWidget {
   /// Writes the matrix as it is shown; the same as the button.
   void writeCsv(const QString& file);
   ReportPart& report() { return *report_; }
+  ErrorsSide& errors() { return *errors_; }
 
  Q_SIGNALS:
   void leaveAsked();
@@ -31,6 +33,8 @@ class MatrixSheet : public QWidget {
   QLayout* buildShows();
   QWidget* buildSentence();
   QWidget* buildSide();
+  QLayout* buildSideChips();
+  void showSide(int side);
   QLayout* buildFoot();
   QPushButton* link(const char* name, const QString& text, void (MatrixSheet::*act)());
   const Assessment& shown() const;
@@ -54,6 +58,9 @@ class MatrixSheet : public QWidget {
   QLabel *title_, *about_, *sentence_, *said_, *grouped_;
   MatrixView* view_;
   MeasuresSide* measures_;
+  ErrorsSide* errors_;
+  QStackedWidget* sides_;
+  QPushButton *goodChip_, *whereChip_;
   ReportPart* report_;
   QButtonGroup* shows_;
   QPushButton *turned_, *either_, *show_, *each_, *why_, *merge_, *apart_;

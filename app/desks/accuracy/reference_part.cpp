@@ -127,8 +127,8 @@ void ReferencePart::ask() {
         const Layer layer = readLayer(file.string());
         if (what == kMap) return counted(saidByRaster(placesOf(layer), layer.crs, map, progress));
         if (what == kPolygons)
-          return counted(saidByPolygons(placesOf(layer), layer.crs, readLayer(polygons), column,
-                                        progress));
+          return counted(
+              saidByPolygons(placesOf(layer), layer.crs, readLayer(polygons), column, progress));
         std::vector<std::string> said;
         const size_t at = layer.table.column(column);
         for (const auto& row : layer.table.rows) said.push_back(row[at]);
@@ -145,22 +145,20 @@ void ReferencePart::fillMatch(const Counted& said) {
   for (const auto& [cell, n] : said) points += n;
   const bool several = said.size() > kMostMatched;
   told_->setVisible(true);
-  told_->setText(
-      said.empty() ? txt("Nothing stands there at any of the points.")
-      : several    ? txt("%1 different things stand there; that is no column of classes.")
-                      .arg(grouped(said.size()))
-                   : txt("At %1 points something stands there. What it is in the legend:",
-                         "At %1 point something stands there. What it is in the legend:",
-                         static_cast<qint64>(points))
-                         .arg(grouped(points)));
+  told_->setText(said.empty() ? txt("Nothing stands there at any of the points.")
+                 : several ? txt("%1 different things stand there; that is no column of classes.")
+                                 .arg(grouped(said.size()))
+                           : txt("At %1 points something stands there. What it is in the legend:",
+                                 "At %1 point something stands there. What it is in the legend:",
+                                 static_cast<qint64>(points))
+                                 .arg(grouped(points)));
   match_->setVisible(!said.empty() && !several);
   if (!match_->isVisibleTo(this)) return;
   match_->setRowCount(static_cast<int>(said.size()));
   int r = 0;
   for (const auto& [cell, n] : said) {
     match_->setItem(r, 0, new QTableWidgetItem(txt("%1 (%2)").arg(q(cell), grouped(n))));
-    auto* ours = choiceInTable(QString("ours-%1").arg(q(cell)),
-                               txt("Class of %1").arg(q(cell)));
+    auto* ours = choiceInTable(QString("ours-%1").arg(q(cell)), txt("Class of %1").arg(q(cell)));
     ours->addItem(txt("left out"), 0);
     for (const auto& c : legend.classes) ours->addItem(swatch(toQt(c.colour)), q(c.name), c.code);
     const auto at = chosen_.find(cell);

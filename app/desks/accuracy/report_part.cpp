@@ -7,7 +7,7 @@ namespace zp {
 ReportPart::ReportPart(Workbench& bench, LabelBook& book) : bench_(bench), book_(book) {
   title_ = lineEdit("reportTitle", txt("What it is of"));
   author_ = lineEdit("reportAuthor", txt("Who reports"));
-  remarks_ = lineEdit("reportRemarks", txt("What a reader should know besides"));
+  remarks_ = lineEdit("reportRemarks", txt("For the reader"));
   auto* write = quietButton(txt("Write it into a folder…"));
   write->setObjectName("writeReport");
   show_ = linkButton(txt("Open it"));
@@ -33,21 +33,20 @@ ReportPart::ReportPart(Workbench& bench, LabelBook& book) : bench_(bench), book_
 void ReportPart::open() {
   if (title_->text().isEmpty()) title_->setText(q(bench_.study().name));
   const Json who = bench_.place("report-author");
-  if (author_->text().isEmpty() && who.is_string())
-    author_->setText(q(who.get<std::string>()));
+  if (author_->text().isEmpty() && who.is_string()) author_->setText(q(who.get<std::string>()));
   show_->hide();
   show();
   title_->setFocus();
 }
 
 void ReportPart::choose() {
-  const QString folder =
-      QFileDialog::getExistingDirectory(this, txt("Folder of the report"));
+  const QString folder = QFileDialog::getExistingDirectory(this, txt("Folder of the report"));
   if (folder.isEmpty()) return;
   if (std::filesystem::exists(reportFilesIn(folder.toStdString()).html) &&
-      QMessageBox::question(this, txt("Replace the report?"),
-                            txt("There is a report in “%1” already. Shall this one take its place?")
-                                .arg(folder)) != QMessageBox::Yes)
+      QMessageBox::question(
+          this, txt("Replace the report?"),
+          txt("There is a report in “%1” already. Shall this one take its place?").arg(folder)) !=
+          QMessageBox::Yes)
     return;
   write(folder);
 }

@@ -50,7 +50,8 @@ QWidget* SecondPart::buildAsking() {
   auto* asking = new QWidget;
   auto* column = columnIn(asking, 4);
   column->addWidget(fieldRow(txt("Second labeller"), {name_}));
-  column->addWidget(fieldRow(txt("labels"), {share_, start_}));
+  column->addWidget(fieldRow(txt("labels"), {share_}));
+  column->addWidget(start_, 0, Qt::AlignLeft);
   return asking;
 }
 
@@ -94,8 +95,8 @@ void SecondPart::tellAgreement(const Agreement& a) {
                      .arg(book_.labellerName(1).toHtmlEscaped(),
                           book_.labellerName(2).toHtmlEscaped(), percent(a.share.value),
                           grouped(a.matrix.total()), percent(a.share.low), percent(a.share.high));
-  told += std::isnan(a.kappa.value) ? QString(".")
-                                    : txt(", kappa %1.").arg(decimal(a.kappa.value, 2));
+  told +=
+      std::isnan(a.kappa.value) ? QString(".") : txt(", kappa %1.").arg(decimal(a.kappa.value, 2));
   const size_t all = a.disagreements.size();
   if (all > 0 && a.open() == 0)
     told += " " + txt("All %1 differences are settled.", "The one difference is settled.",
@@ -103,8 +104,8 @@ void SecondPart::tellAgreement(const Agreement& a) {
                       .arg(grouped(all));
   told_->setTextFormat(Qt::RichText);
   told_->setText(told);
-  settle_->setText(txt("Settle the %1 that differ, one by one",
-                       "Settle the one that differs", static_cast<qint64>(a.open()))
+  settle_->setText(txt("Settle the %1 that differ, one by one", "Settle the one that differs",
+                       static_cast<qint64>(a.open()))
                        .arg(grouped(a.open())));
 }
 

@@ -37,6 +37,10 @@ ValidationPanel::ValidationPanel(Workbench& bench, MapView& view, LabelBook& boo
   fresh_ = linkButton("");
   fresh_->setObjectName("freshLabels");
   box()->addWidget(fresh_, 0, Qt::AlignLeft);
+  auto* typed = linkButton(txt("Assess a matrix from elsewhere…"));
+  typed->setObjectName("assessMatrix");
+  box()->addWidget(typed, 0, Qt::AlignLeft);
+  connect(typed, &QPushButton::clicked, this, &ValidationPanel::typedAsked);
   connect(all_, &QPushButton::clicked, this, [this] {
     book_.chooseAll();
     Q_EMIT book_.updated();
@@ -172,11 +176,13 @@ void ValidationPanel::showProgress() {
   bar_->setRange(0, static_cast<int>(std::max<size_t>(1, n)));
   bar_->setValue(static_cast<int>(done));
   state_->setVisible(!starting());
-  state_->setText(txt("%1 of %2 points labelled, %3 unsure.%4")
+  const bool hidden = book_.blind() && !book_.none() && mapSeen();
+  state_->setText(txt("%1 of %2 points labelled, %3 unsure.%4%5")
                       .arg(done)
                       .arg(n)
                       .arg(l.unsure())
-                      .arg(l.closed() ? txt(" The labelling is closed.") : ""));
+                      .arg(l.closed() ? txt(" The labelling is closed.") : "",
+                           hidden ? txt(" They are not shown on a class map until then.") : ""));
   if (!book_.none() && !who_->hasFocus() && !book_.labeller().empty())
     who_->setText(q(book_.labeller()));
   second_->refresh();
@@ -257,7 +263,8 @@ QString ValidationPanel::action() const {
     return txt("%1 goes on labelling (%2 left)")
         .arg(book_.labellerName(2))
         .arg(book_.second()->labelling.points().size() - book_.second()->labelling.labelled());
-  return txt("Go on labelling (%1 left)").arg(l.points().size() - l.labelled());
+  const size_t left = l.points().size() - l.labelled();
+  return left > 0 ? txt("Go on labelling (%1 left)").arg(left) : txt("Look over and close");
 }
 
 Json ValidationPanel::step() const {
@@ -292,6 +299,12 @@ void ValidationPanel::begin() {
   });
 }
 
+/// A class map is in view, so that points on it would tell what they are mapped as.
+bool ValidationPanel::mapSeen() const {
+  return view_.front().kind == Picture::Kind::Classes ||
+         view_.back().kind == Picture::Kind::Classes;
+}
+
 std::vector<ViewPoint> ValidationPanel::points() const {
   std::vector<ViewPoint> out;
   const Labelling& l = book_.labelling();
@@ -306,6 +319,7 @@ std::vector<ViewPoint> ValidationPanel::points() const {
     return c != nullptr ? toQt(c->colour) : QColor(Qt::white);
   };
   const bool told = !book_.blind();
+  if (!told && mapSeen()) return out;
   // While a second labeller is at it, not even the labels of the first are seen.
   const bool others = book_.second() && !book_.second()->labelling.closed();
   for (const auto& p : l.points()) {

@@ -1,7 +1,7 @@
 #pragma once
 #include "background/latest.h"
-#include "desks/accuracy/label_book.h"
 #include "desks/accuracy/elsewhere_part.h"
+#include "desks/accuracy/label_book.h"
 #include "desks/accuracy/reference_part.h"
 #include "desks/accuracy/second_part.h"
 #include "desks/panel.h"
@@ -25,6 +25,7 @@ class ValidationPanel : public Panel {
  Q_SIGNALS:
   void labellingAsked();
   void matrixAsked();
+  void typedAsked();
   void planAsked(const QString& map);
 
  private:
@@ -39,6 +40,7 @@ class ValidationPanel : public Panel {
   void showProgress();
   void showAccuracies();
   void startLabelling(LabelBook::Task task);
+  bool mapSeen() const;
 
   MapView& view_;
   LabelBook& book_;
