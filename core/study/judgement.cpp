@@ -1,5 +1,8 @@
 #include "study/judgement.h"
 
+#include <algorithm>
+
+#include "accuracy/reference_from.h"
 #include "base/error.h"
 #include "base/words.h"
 
@@ -20,6 +23,23 @@ std::string withoutInterval(const Study& study, const Product& labels) {
   if (points->step.value("do", "") == "cells") return "cells";
   const std::string plan = points->step.value("plan", "");
   return plan == "by-hand" || plan == "blocks" ? plan : "";
+}
+
+size_t pointsInTraining(const Study& study, const std::vector<Place>& places,
+                        const std::string& crs) {
+  Layer areas{"areas", study.trainingCrs, {{"area"}, {}}, {}};
+  for (const auto& area : study.training)
+    if (!area.shape.rings.empty()) {
+      areas.shapes.push_back(area.shape);
+      areas.table.rows.push_back({"in"});
+    }
+  if (areas.shapes.empty() || crs.empty()) return 0;
+  try {
+    const auto in = saidByPolygons(places, crs, areas, "area");
+    return static_cast<size_t>(std::count(in.begin(), in.end(), "in"));
+  } catch (const Error&) {
+    return 0;
+  }
 }
 
 Judged judge(const Study& study, const Product& labels, const std::vector<DrawnPoint>& drawn,

@@ -25,6 +25,11 @@ bool drawnPerClass(const Study& study, const Product& labels);
 /// narrow; else "".
 std::string withoutInterval(const Study& study, const Product& labels);
 
+/// How many places lie in the training areas as they are now; 0 where no way leads from one system
+/// to the other.
+size_t pointsInTraining(const Study& study, const std::vector<Place>& places,
+                        const std::string& crs);
+
 /// `points`: labels against the classes of a map, with the strata they were drawn in, whose areas
 /// are `strata`. Error: no point with both sides.
 Judged judge(const Study& study, const Product& labels, const std::vector<DrawnPoint>& points,

@@ -145,11 +145,15 @@ class Gathering {
     const auto& l = labels_.labelling;
     if (const Product* points = pointsOf(study_, product_))
       r_.plan.push_back(fmt::format("{}: {}.", points->name, howMade(study_, *points)));
-    r_.plan.push_back(labels_.block == 3
-                          ? "Each label is of the block of 3 × 3 pixels around the point."
-                          : "Each label is of the pixel that the point lies in.");
-    r_.plan.push_back(fmt::format("Labelled by {} in shuffled order, without seeing the map.",
-                                  labels_.labeller.empty() ? "one labeller" : labels_.labeller));
+    r_.plan.push_back(whoLabelled());
+    std::vector<Place> places;
+    for (const auto& p : l.points()) places.push_back(p.place);
+    if (const size_t within = pointsInTraining(study_, places, labels_.crs); within > 0)
+      r_.plan.push_back(counted(within,
+                                "point lies in a training area, where maps are better than "
+                                "elsewhere.",
+                                "points lie in training areas, where maps are better than "
+                                "elsewhere."));
     if (const size_t left = l.points().size() - l.labelled(); left > 0)
       r_.plan.push_back(counted(left, "point has no label.", "points have no label."));
     if (l.unsure() > 0)
@@ -162,6 +166,30 @@ class Gathering {
           counted(static_cast<size_t>(mixed), "place is mixed;", "places are mixed;") +
           (wish_.either ? " their second class counts as right too."
                         : " the class that most of it is counts."));
+  }
+
+  std::string whoLabelled() const {
+    const Json& step = product_.step;
+    if (step.contains("reference"))
+      return fmt::format("The labels are the classes of “{}”.", nameOf(step["reference"]));
+    if (step.contains("polygons"))
+      return fmt::format("The labels are those of the polygons “{}”.", nameOf(step["polygons"]));
+    if (step.contains("field"))
+      return fmt::format("The labels came with the points, in their column “{}”.",
+                         step["field"].get<std::string>());
+    return fmt::format(
+        "Each label is of the {}. Labelled by {} in shuffled order, without seeing "
+        "the map.",
+        labels_.block == 3 ? "block of 3 × 3 pixels around the point"
+                           : "pixel that the point lies in",
+        labels_.labeller.empty() ? "one labeller" : labels_.labeller);
+  }
+
+  std::string nameOf(const std::string& id) const {
+    if (const Product* p = study_.product(id)) return p->name;
+    for (const auto& o : study_.outlines)
+      if (o.id == id) return o.name;
+    return "something that is gone";
   }
 
   void record() {

@@ -26,6 +26,17 @@ void writePdf(const std::string& html, const fs::path& pdf, const Progress& prog
   fs::remove(page);
 }
 
+/// What a study is made of, none of which a report may take the place of.
+std::vector<fs::path> filesOf(const Study& study) {
+  std::vector<fs::path> files{study.folder() / "study.json", study.folder() / "study.json.last"};
+  for (const auto& p : study.products) files.push_back(p.file);
+  for (const auto& p : study.bin) files.push_back(p.file);
+  for (const auto& s : study.scenes)
+    for (const auto& b : s.scene.bands) files.push_back(b.file);
+  for (const auto& o : study.outlines) files.push_back(o.layer.substr(0, o.layer.rfind(':')));
+  return files;
+}
+
 }  // namespace
 
 ReportFiles reportFilesIn(const fs::path& folder) {
@@ -36,8 +47,9 @@ ReportFiles reportFilesIn(const fs::path& folder) {
 Report writeReport(const Study& study, const Product& labels, const ReportWish& wish,
                    const ReportFiles& files, bool replace, const Progress& progress) {
   Outputs outputs(replace);
+  const auto own = filesOf(study);
   const auto add = [&](const fs::path& file) {
-    return file.empty() ? fs::path() : outputs.add(file, {labels.file});
+    return file.empty() ? fs::path() : outputs.add(file, own);
   };
   const fs::path html = add(files.html), pdf = add(files.pdf), matrix = add(files.matrix),
                  points = add(files.points), sheet = add(files.sheet);

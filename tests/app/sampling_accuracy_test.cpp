@@ -400,6 +400,49 @@ TEST_F(AccuracyDeskWindow, AnotherLabellingOfTheSamePointsStartsEmptyAndKeepsThe
   EXPECT_EQ(readLabels(first).labelling.labelled(), 36u);
 }
 
+TEST_F(AccuracyDeskWindow, PointsInTrainingAreasAreToldOf) {
+  auto* warning = w().findChild<QLabel*>("inTraining");
+  const auto& ring = s().training[0].shape.rings[0];
+  Place middle;
+  for (const auto& p : ring) {
+    middle.x += p.x / static_cast<double>(ring.size());
+    middle.y += p.y / static_cast<double>(ring.size());
+  }
+  ASSERT_EQ(pointsInTraining(s(), {middle, {0, 0}}, s().trainingCrs), 1u);
+  runStep({{"do", "points"},
+           {"over", s().newest(ProductKind::ClassMap)->id},
+           {"plan", "by-hand"},
+           {"places", {{middle.x, middle.y}}},
+           {"name", "By hand"}});
+  d().stage(5);
+  choose("accuracyPoints", "By hand");
+  Q_EMIT d().find<QComboBox>("accuracyPoints")->activated(0);
+  d().until([&] { return warning->isVisible(); }, "the warning");
+  EXPECT_TRUE(warning->text().startsWith("1 of these points lies in a training area"));
+}
+
+TEST_F(AccuracyDeskWindow, LabelsOfOtherPointsAreCompared) {
+  startLabelling();
+  labelAll(5);
+  closeLabelling();
+  const Estimate first = *w().book().overall();
+  makePoints("6");
+  const std::string map = s().newest(ProductKind::ClassMap)->id;
+  runStep({{"do", "labels"},
+           {"points", s().newest(ProductKind::Points)->id},
+           {"map", map},
+           {"reference", map},
+           {"seed", 1},
+           {"name", "Others"}});
+  w().openMatrix();
+  EXPECT_EQ(w().book().overall()->value, 1);
+  d().click("compareMaps");
+  d().settle();
+  const QString told = d().find<QLabel>("otherLabelsTold")->text();
+  EXPECT_TRUE(told.contains(decimal(100 * (1 - first.value), 1) + " points")) << told.toStdString();
+  look("other-labels");
+}
+
 TEST_F(AccuracyDeskWindow, EveryKeyIsShownOnItsClass) {
   startLabelling();
   d().settle();

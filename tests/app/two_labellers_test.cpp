@@ -1,6 +1,8 @@
 // Two labellers on the labelling desk, mixed places and the ways between points, by mouse and keys.
 #include "accuracy_fixture.h"
+#include "desks/accuracy/pixel_curves.h"
 #include "desks/accuracy/validation_panel.h"
+#include "sampling/readings.h"
 
 namespace zp {
 namespace {
@@ -141,6 +143,37 @@ TEST_F(AccuracyDeskWindow, AMixedPlaceHasTwoClassesAndEitherMayCount) {
   d().click("eitherClass");
   EXPECT_NEAR(w().book().matrix()->overall().value, 35.0 / 36, 1e-12);
   EXPECT_EQ(labelling().points()[0].id, id);
+}
+
+TEST_F(AccuracyDeskWindow, TheSeasonCurveIsOfWhatOneChooses) {
+  startLabelling();
+  choose("seasonOf", "Vegetation");
+  d().until([&] { return w().labelling().ready(); }, "the curve");
+  look("season");
+  const auto all = seasonQuantities(s());
+  const auto at = std::find_if(all.begin(), all.end(),
+                               [](const auto& one) { return one.title.startsWith("Vegetation"); });
+  ASSERT_NE(at, all.end());
+  ASSERT_GE(at->scenes.size(), 2u);
+  EXPECT_TRUE(std::is_sorted(at->scenes.begin(), at->scenes.end(),
+                             [](auto& a, auto& b) { return a.date < b.date; }));
+  const Place place = labelling().current().place;
+  const PixelCurves curves = curvesAt(place, w().book().crs(), {}, *at);
+  qsizetype i = 0;
+  for (const auto& scene : at->scenes) {
+    const auto read = [&](const char* role) {
+      return readBandAt({place}, w().book().crs(), scene,
+                        static_cast<size_t>(scene.bandOf(role)))[0];
+    };
+    const double nir = read("nir"), red = read("red");
+    if (std::isnan(nir) || std::isnan(red)) continue;
+    EXPECT_NEAR(curves.season[i++], (nir - red) / (nir + red), 1e-6);
+  }
+  EXPECT_EQ(i, curves.season.size());
+  leaveDesk();
+  reopen();
+  w().openLabelling();
+  EXPECT_TRUE(d().find<QComboBox>("seasonOf")->currentText().startsWith("Vegetation"));
 }
 
 TEST_F(AccuracyDeskWindow, EnterGoesToTheNextPointWithoutALabel) {

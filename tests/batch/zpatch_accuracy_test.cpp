@@ -160,6 +160,7 @@ TEST_F(ZpatchAccuracy, ReportsAStudyWhosePointsAMapLabels) {
   html << in.rdbuf();
   EXPECT_NE(html.str().find("Small &amp; &lt;odd&gt;"), std::string::npos);
   EXPECT_NE(html.str().find("A. Labeller"), std::string::npos);
+  EXPECT_NE(html.str().find("The labels are the classes of “Truth”."), std::string::npos);
   // What is there stays, and nothing is half there.
   EXPECT_EQ(run("report --study study " + files), 1);
   EXPECT_EQ(run("report --study study --replace " + files), 0) << err();
@@ -167,6 +168,11 @@ TEST_F(ZpatchAccuracy, ReportsAStudyWhosePointsAMapLabels) {
   EXPECT_EQ(run("report --study study --labels Nothing --out other.html"), 1);
   EXPECT_NE(err().find("Nothing"), std::string::npos);
   EXPECT_EQ(run("report --study study"), 2);
+  // No file of the study is replaced by a report of it.
+  const auto size = fs::file_size(folder_ / "study/study.json");
+  EXPECT_EQ(run("report --study study --replace --out study/study.json"), 1);
+  EXPECT_EQ(run("report --study study --replace --out study/products/map.tif"), 1);
+  EXPECT_EQ(fs::file_size(folder_ / "study/study.json"), size);
   const Json record = [&] {
     EXPECT_EQ(run("record --study study --out sheet.json"), 0) << err();
     return readJson(folder_ / "sheet.json");

@@ -99,10 +99,11 @@ TEST_F(ImportTable, PointsFromElsewhereAreLabelledByTheirColumn) {
   EXPECT_EQ(product(id).facts["without_class"], 2);
   const Labelling labelling = readLabels(product(id).file).labelling;
   EXPECT_EQ(labelling.labelled(), 4u);
+  EXPECT_FALSE(labelling.closed());  // two are still to be labelled
   const int expected[] = {4, 7, 7, 7, 0, 0};
   for (const auto& p : labelling.points()) EXPECT_EQ(p.reference, expected[p.id - 1]) << p.id;
   labels["field"] = "x";
-  EXPECT_NE(sentenceOf([&] { run(labels); }).find("says a class"), std::string::npos);
+  EXPECT_NE(sentenceOf([&] { run(labels); }).find("is a class of the legend"), std::string::npos);
 }
 
 }  // namespace

@@ -41,6 +41,7 @@ ComparisonSheet::ComparisonSheet(Workbench& bench, LabelBook& book)
   left->addSpacing(8);
   left->addWidget(sectionLabel(txt("All maps of the study at these points")));
   left->addWidget(table_);
+  left->addWidget(others_ = new OtherLabels(bench_, book_));
   left->addStretch();
   placeSideBySide(this, left, buildVerdict());
 }
@@ -123,6 +124,7 @@ void ComparisonSheet::open() {
     for (const auto& m : maps_) side.choice->addItem(m.name, m.id);
   }
   chooseFirst();
+  others_->open();
   setFocus();
   about_->setText(txt("The classes of the maps are being read at the points."));
   job_.ask([points = book_.labelling().points(), crs = book_.crs(),

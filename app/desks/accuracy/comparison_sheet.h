@@ -2,6 +2,7 @@
 #include "accuracy/comparison.h"
 #include "background/latest.h"
 #include "desks/accuracy/label_book.h"
+#include "desks/accuracy/other_labels.h"
 #include "desks/accuracy/small_matrix.h"
 #include "desks/panel.h"
 
@@ -59,6 +60,7 @@ class ComparisonSheet : public QWidget {
   AccuracyDots* dots_;
   QTableWidget* table_;
   QPushButton* unlike_;
+  OtherLabels* others_;
 };
 
 }  // namespace zp

@@ -2,6 +2,7 @@
 
 #include "base/outputs.h"
 #include "base/text.h"
+#include "look/look.h"
 
 namespace zp {
 

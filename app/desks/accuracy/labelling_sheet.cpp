@@ -10,6 +10,15 @@ namespace {
 
 constexpr double kPixelsClose = 30;  // of the map, across the closest pane
 
+/// A choice that looks like the words beside it, and leaves the keys to the desk.
+QComboBox* flatChoice(const QString& name) {
+  auto* choice = new LongChoice;
+  choice->setFocusPolicy(Qt::ClickFocus);
+  choice->setAccessibleName(name);
+  choice->setStyleSheet("QComboBox { background: transparent; border: none; padding-right: 4px; }");
+  return choice;
+}
+
 }  // namespace
 
 LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
@@ -68,11 +77,7 @@ QLayout* LabellingSheet::buildPane(size_t i, const QString& name) {
   pane.view->setAttribute(Qt::WA_TransparentForMouseEvents);
   pane.caption = new QLabel;
   pane.caption->setFont(textFont(10, QFont::Medium));
-  pane.picture = new LongChoice;
-  pane.picture->setFocusPolicy(Qt::ClickFocus);
-  pane.picture->setAccessibleName(txt("Picture of %1").arg(name));
-  pane.picture->setStyleSheet(
-      "QComboBox { background: transparent; border: none; padding-right: 4px; }");
+  pane.picture = flatChoice(txt("Picture of %1").arg(name));
   connect(pane.picture, &QComboBox::activated, this, [this, i](int index) {
     setPicture(panes_[i], index);
     bench_.setPlace("label-picture-" + std::to_string(i),
@@ -92,10 +97,16 @@ QLayout* LabellingSheet::buildPane(size_t i, const QString& name) {
 /// The pixel's curves, and the note.
 QLayout* LabellingSheet::buildCurves() {
   reflectanceTitle_ = secondLabel("");
-  radarTitle_ = secondLabel("");
+  seasonOf_ = flatChoice(txt("What the season curve is of"));
+  seasonOf_->setObjectName("seasonOf");
+  connect(seasonOf_, &QComboBox::activated, this, [this](int index) {
+    bench_.setPlace("label-season", quantities_[static_cast<size_t>(index)].id);
+    setFocus();
+    showPoint();
+  });
   reflectance_ = new LineChart;
-  radar_ = new LineChart;
-  for (auto* c : {reflectance_, radar_}) c->setFixedHeight(104), c->setFocusPolicy(Qt::NoFocus);
+  season_ = new LineChart;
+  for (auto* c : {reflectance_, season_}) c->setFixedHeight(104), c->setFocusPolicy(Qt::NoFocus);
   note_ = new QPlainTextEdit;
   note_->setObjectName("labelNote");
   note_->setPlaceholderText(txt("N to write, Esc to go back"));
@@ -105,9 +116,9 @@ QLayout* LabellingSheet::buildCurves() {
   auto* curves = new QHBoxLayout;
   curves->setSpacing(20);
   for (const auto& [title, below] :
-       std::initializer_list<std::pair<QLabel*, QWidget*>>{{reflectanceTitle_, reflectance_},
-                                                           {radarTitle_, radar_},
-                                                           {secondLabel(txt("Note")), note_}}) {
+       std::initializer_list<std::pair<QWidget*, QWidget*>>{{reflectanceTitle_, reflectance_},
+                                                            {seasonOf_, season_},
+                                                            {secondLabel(txt("Note")), note_}}) {
     auto* stack = new QVBoxLayout;
     stack->setSpacing(2);
     stack->addWidget(title);
@@ -143,13 +154,13 @@ QLayout* LabellingSheet::buildHints() {
   connect(pause, &QPushButton::clicked, this, &LabellingSheet::leaveAsked);
   auto* hints = new QHBoxLayout;
   hints->setSpacing(20);
-  hints->addWidget(wrapping({keyHint("U", ""), unsure_, keyHint("M", ""), mixed_,
-                             keyHint(txt("Space"), txt("skip")),
-                             keyHint(txt("Backspace"), txt("back")),
-                             keyHint(txt("Enter"), txt("next without a label")),
-                             keyHint("+ −", txt("zoom")), keyHint("`", txt("other picture"))},
-                            14),
-                   1);
+  hints->addWidget(
+      wrapping({keyHint("U", ""), unsure_, keyHint("M", ""), mixed_,
+                keyHint(txt("Space"), txt("skip")), keyHint(txt("Backspace"), txt("back")),
+                keyHint(txt("Enter"), txt("next without a label")), keyHint("+ −", txt("zoom")),
+                keyHint("`", txt("other picture"))},
+               14),
+      1);
   hints->addWidget(pause);
   hints->addWidget(close_);
   return hints;
@@ -165,6 +176,7 @@ void LabellingSheet::open() {
   late_->hide();
   hints_->show();
   lateCode_ = 0;
+  fillSeason();
   fillPictures();
   fillKeys();
   // One pixel of the map at stake sets the scale of all three.
@@ -229,6 +241,19 @@ void LabellingSheet::fillPictures() {
       if (kept.is_string() && pictures_[k].key == q(kept.get<std::string>())) index = k;
     if (!pictures_.empty()) setPicture(panes_[i], static_cast<int>(index));
   }
+}
+
+/// What the curve through the season may be of; as it was last.
+void LabellingSheet::fillSeason() {
+  quantities_ = seasonQuantities(bench_.study());
+  seasonOf_->clear();
+  const Json kept = bench_.place("label-season");
+  for (const auto& quantity : quantities_) {
+    seasonOf_->addItem(quantity.title);
+    if (kept.is_string() && kept.get<std::string>() == quantity.id)
+      seasonOf_->setCurrentIndex(seasonOf_->count() - 1);
+  }
+  seasonOf_->setVisible(!quantities_.empty());
 }
 
 void LabellingSheet::setPicture(Pane& pane, int index) {
@@ -392,24 +417,19 @@ void LabellingSheet::showProgress() {
 void LabellingSheet::askCurves(Place place) {
   const auto* current = bench_.currentScene();
   const auto scene = current != nullptr ? std::optional<Scene>(current->scene) : std::nullopt;
-  std::vector<Scene> radar;
-  for (const auto& s : bench_.study().scenes)
-    if (s.scene.isRadar() && s.scene.bandOf("vh") >= 0 && !s.scene.date.empty())
-      radar.push_back(s.scene);
-  std::sort(radar.begin(), radar.end(),
-            [](const Scene& a, const Scene& b) { return a.date < b.date; });
+  std::optional<SeasonQuantity> season;
+  if (const int at = seasonOf_->currentIndex(); at >= 0)
+    season = quantities_[static_cast<size_t>(at)];
   curvesJob_.ask([place, crs = book_.crs(), scene,
-                  radar](const Progress&) { return curvesAt(place, crs, scene, radar); },
+                  season](const Progress&) { return curvesAt(place, crs, scene, season); },
                  [this](const PixelCurves& c) { showCurves(c); }, [](const QString&) {});
 }
 
 void LabellingSheet::showCurves(const PixelCurves& c) {
   reflectanceTitle_->setText(c.reflectanceTitle);
   reflectance_->show(c.wavelengths, c.reflectance, "", "", false, tokens().text);
-  radarTitle_->setText(c.days.isEmpty() ? txt("No radar scenes with dates in this study.")
-                                        : txt("Radar VH through the season, dB"));
-  radar_->setVisible(!c.days.isEmpty());
-  radar_->show(c.days, c.backscatter, "", "", true, tokens().accent);
+  season_->setVisible(!c.days.isEmpty());
+  season_->show(c.days, c.season, "", "", true, tokens().accent);
 }
 
 void LabellingSheet::label(int code) {

@@ -42,6 +42,7 @@ class LabellingSheet : public QWidget {
   QLayout* buildPane(size_t i, const QString& name);
   QLayout* buildCurves();
   QLayout* buildHints();
+  void fillSeason();
   void fillPictures();
   void fillKeys();
   void showPanes(const ValidationPoint& point);
@@ -77,9 +78,11 @@ class LabellingSheet : public QWidget {
   Latest curvesJob_;
   std::array<Pane, 3> panes_;
   std::vector<Picture> pictures_;
-  QLabel *order_, *count_, *reflectanceTitle_, *radarTitle_;
+  QLabel *order_, *count_, *reflectanceTitle_;
+  QComboBox* seasonOf_;
+  std::vector<SeasonQuantity> quantities_;
   QProgressBar* bar_;
-  LineChart *reflectance_, *radar_;
+  LineChart *reflectance_, *season_;
   QPlainTextEdit* note_;
   QHBoxLayout* keys_;
   QPushButton *unsure_, *mixed_, *close_;

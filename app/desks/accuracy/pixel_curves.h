@@ -3,18 +3,31 @@
 #include <optional>
 #include <vector>
 
-#include "scene/scene.h"
+#include "study/study.h"
 
 namespace zp {
 
-/// What scenes have at the place of a point: its values by wavelength, and the radar season.
+/// Something that scenes of several dates tell of a pixel: a role of theirs, radar in decibels, or
+/// an index of the book.
+struct SeasonQuantity {
+  std::string id;
+  QString title;
+  std::string formula;  // over the roles
+  std::vector<std::string> roles;
+  std::vector<Scene> scenes;  // that have them, by date
+};
+
+/// Those that two or more dates tell: radar first, then the indices one looks for first.
+std::vector<SeasonQuantity> seasonQuantities(const Study& study);
+
+/// What scenes have at the place of a point: its values by wavelength, and through the season.
 struct PixelCurves {
-  QVector<double> wavelengths, reflectance, days, backscatter;
+  QVector<double> wavelengths, reflectance, days, season;
   QString reflectanceTitle;
 };
 
 /// `place` in `crs`. For any thread. Error: a file that cannot be read.
 PixelCurves curvesAt(Place place, const std::string& crs, const std::optional<Scene>& scene,
-                     const std::vector<Scene>& radar);
+                     const std::optional<SeasonQuantity>& season);
 
 }  // namespace zp

@@ -1,5 +1,6 @@
 #include "desks/accuracy/report_part.h"
 
+#include "look/look.h"
 #include "study/write_report.h"
 
 namespace zp {

@@ -6,18 +6,19 @@
 namespace zp {
 namespace {
 
-/// How many points lie on each class of a map.
-std::map<int, int> pointsByClass(const std::filesystem::path& map,
-                                 const std::filesystem::path& points, const Progress& progress) {
+/// How many points lie on each class of a map, and in training areas.
+KnownOfPoints lookAt(const Study& study, const std::filesystem::path& map,
+                     const std::filesystem::path& points, const Progress& progress) {
   const Layer layer = readLayer(points.string());
   std::vector<Place> places;
   for (const auto& shape : layer.shapes)
     if (!shape.points.empty()) places.push_back(shape.points[0]);
-  std::map<int, int> counts;
+  KnownOfPoints known;
   const Readings read = readAt(places, layer.crs, {{map, 1, "map"}}, progress);
   for (const double v : read.values[0])
-    if (!std::isnan(v)) ++counts[static_cast<int>(v)];
-  return counts;
+    if (!std::isnan(v)) ++known.onClass[static_cast<int>(v)];
+  known.inTraining = pointsInTraining(study, places, layer.crs);
+  return known;
 }
 
 }  // namespace
@@ -107,6 +108,11 @@ void ValidationPanel::buildTables() {
   table_ = plainTable({txt("Class"), txt("user's"), txt("producer's")});
   table_->setObjectName("accuracyTable");
   box()->addWidget(table_);
+  warning_ = secondLabel("");
+  warning_->setObjectName("inTraining");
+  setTone(warning_, "warning");
+  warning_->hide();
+  box()->addWidget(warning_);
   knownTable_ = plainTable({txt("Class"), txt("mapped ha"), txt("points")});
   knownTable_->setObjectName("knownTable");
   knownTable_->setSelectionMode(QAbstractItemView::NoSelection);
@@ -202,6 +208,7 @@ void ValidationPanel::showKnown() {
   const Product* points = s.product(points_->currentData().toString().toStdString());
   const bool shown = starting() && map != nullptr && points != nullptr;
   knownTable_->setVisible(shown);
+  if (!shown) warning_->hide();
   if (!shown) return known_.stop();
   const Json& classes = map->facts["classes"];
   knownTable_->setRowCount(static_cast<int>(classes.size()));
@@ -219,10 +226,21 @@ void ValidationPanel::showKnown() {
 
 void ValidationPanel::countPoints(const Product& map, const Product& points) {
   known_.ask(
-      [map = map.file, points = points.file](const Progress& progress) {
-        return pointsByClass(map, points, progress);
+      [study = bench_.study(), map = map.file, points = points.file](const Progress& progress) {
+        return lookAt(study, map, points, progress);
       },
-      [this](const std::map<int, int>& counts) {
+      [this](const KnownOfPoints& known) {
+        const auto& counts = known.onClass;
+        const auto within = static_cast<qint64>(known.inTraining);
+        tellIn(warning_,
+               within == 0
+                   ? QString()
+                   : txt("%1 of these points lie in training areas, where a map is better than "
+                         "elsewhere: plan other points, or say so.",
+                         "%1 of these points lies in a training area, where a map is better than "
+                         "elsewhere: plan other points, or say so.",
+                         within)
+                         .arg(grouped(known.inTraining)));
         for (int r = 0; r < knownTable_->rowCount(); ++r) {
           const auto at = counts.find(knownTable_->item(r, 0)->data(Qt::UserRole).toInt());
           knownTable_->item(r, 2)->setText(at == counts.end() ? "0" : QString::number(at->second));

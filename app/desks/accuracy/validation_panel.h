@@ -8,6 +8,12 @@
 
 namespace zp {
 
+/// What is known of points before they are labelled.
+struct KnownOfPoints {
+  std::map<int, int> onClass;  // of the map
+  size_t inTraining = 0;
+};
+
 /// Which points confront which map, how far their labelling is, and what came of it.
 class ValidationPanel : public Panel {
   Q_OBJECT
@@ -52,7 +58,7 @@ class ValidationPanel : public Panel {
   ReferencePart* reference_;
   ElsewherePart* elsewhere_;
   SecondPart* second_;
-  QLabel *state_, *advice_;
+  QLabel *state_, *advice_, *warning_;
   QProgressBar* bar_;
   bool anyPoints() const { return points_->count() > 0; }
   /// Map, points and where the labels come from are to be chosen.
