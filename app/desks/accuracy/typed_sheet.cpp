@@ -29,6 +29,7 @@ QLayout* TypedSheet::buildMatrix() {
   text_->setAccessibleName(txt("The matrix as text"));
   text_->setFont(figureFont(10));
   text_->setTabChangesFocus(true);
+  text_->setFixedHeight(180);
   text_->setLineWrapMode(QPlainTextEdit::NoWrap);
   text_->setPlaceholderText(txt(
       "              Water   Reed   Wood\nWater            28      2      0\nReed              1 "
@@ -50,9 +51,10 @@ QLayout* TypedSheet::buildMatrix() {
       "Type or paste the points: a row a class of the map, a column a class of the reference, "
       "parted by tabs, semicolons, commas or blanks; names before and above if there are any. A "
       "last column “area” weighs each row by how much of the map it is.")));
-  left->addWidget(text_, 2);
+  left->addWidget(text_);
   left->addWidget(told_);
   left->addWidget(view_, 5);
+  left->addStretch(1);
   connect(text_, &QPlainTextEdit::textChanged, this, &TypedSheet::read);
   connect(turned_, &QPushButton::clicked, this, &TypedSheet::read);
   return left;
