@@ -171,9 +171,10 @@ class Gathering {
   std::string whoLabelled() const {
     const Json& step = product_.step;
     if (step.contains("reference"))
-      return fmt::format("The labels are the classes of “{}”.", nameOf(step["reference"]));
+      return fmt::format("The labels are the classes of “{}”.", nameIn(study_, step["reference"]));
     if (step.contains("polygons"))
-      return fmt::format("The labels are those of the polygons “{}”.", nameOf(step["polygons"]));
+      return fmt::format("The labels are those of the polygons “{}”.",
+                         nameIn(study_, step["polygons"]));
     if (step.contains("field"))
       return fmt::format("The labels came with the points, in their column “{}”.",
                          step["field"].get<std::string>());
@@ -183,13 +184,6 @@ class Gathering {
         labels_.block == 3 ? "block of 3 × 3 pixels around the point"
                            : "pixel that the point lies in",
         labels_.labeller.empty() ? "one labeller" : labels_.labeller);
-  }
-
-  std::string nameOf(const std::string& id) const {
-    if (const Product* p = study_.product(id)) return p->name;
-    for (const auto& o : study_.outlines)
-      if (o.id == id) return o.name;
-    return "something that is gone";
   }
 
   void record() {

@@ -14,16 +14,6 @@
 namespace zp {
 namespace {
 
-std::string nameOf(const Study& study, const std::string& id) {
-  if (const auto* s = study.scene(id)) return s->scene.name;
-  if (const auto* p = study.product(id)) return p->name;
-  for (const auto& o : study.outlines)
-    if (o.id == id) return o.name;
-  for (const auto& p : study.bin)
-    if (p.id == id) return p.name;
-  return "something that is gone";
-}
-
 std::string figure(double v) {
   return fmt::format("{:.6g}", v);
 }
@@ -67,9 +57,9 @@ std::string fieldWords(const Study& study, const StepField& f, const Json& v) {
   if (f.id == "method") return methodTitle(v.get<std::string>());
   if (f.id == "settings") return settingsWords(v);
   if (namesSomething(f.holds) && v.is_string())
-    return (f.id == "inside" ? "inside " : "from ") + nameOf(study, v.get<std::string>());
+    return (f.id == "inside" ? "inside " : "from ") + nameIn(study, v.get<std::string>());
   if (namesSeveral(f.holds) && v.is_array() && !v.empty())
-    return v.size() == 1 && v[0].is_string() ? "from " + nameOf(study, v[0].get<std::string>())
+    return v.size() == 1 && v[0].is_string() ? "from " + nameIn(study, v[0].get<std::string>())
                                              : fmt::format("from {} layers", v.size());
   if (v.is_number()) return plain(f.id) + " " + figure(v.get<double>());
   if (f.holds == Holds::Texts && v.is_array()) return fmt::format("{} {}", v.size(), plain(f.id));
@@ -87,6 +77,16 @@ std::string fieldWords(const Study& study, const StepField& f, const Json& v) {
 }
 
 }  // namespace
+
+std::string nameIn(const Study& study, const std::string& id) {
+  if (const auto* s = study.scene(id)) return s->scene.name;
+  if (const auto* p = study.product(id)) return p->name;
+  for (const auto& o : study.outlines)
+    if (o.id == id) return o.name;
+  for (const auto& p : study.bin)
+    if (p.id == id) return p.name;
+  return "something that is gone";
+}
 
 std::string howMade(const Study& study, const Product& product) {
   std::vector<std::string> all;

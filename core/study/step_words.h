@@ -3,6 +3,9 @@
 
 namespace zp {
 
+/// What a scene, product or outline of an id is called, in the bin too; a word for what is gone.
+std::string nameIn(const Study& study, const std::string& id);
+
 /// How a product was made, in a line without ids: "from Finch 18 Jul; random forest; 48 features;
 /// seed 1".
 std::string howMade(const Study& study, const Product& product);

@@ -52,5 +52,25 @@ TEST_F(AccuracyDeskWindow, TheReportSaysWhatTheMatrixSays) {
   EXPECT_EQ(std::distance(fs::directory_iterator(folder_ / "out"), fs::directory_iterator()), 5);
 }
 
+TEST_F(AccuracyDeskWindow, WhatLiesInTheFolderIsNotReplacedUnasked) {
+  startLabelling();
+  labelAll(5);
+  closeLabelling();
+  d().click("report");
+  fs::create_directory(folder_ / "out");
+  std::ofstream(folder_ / "out/points.gpkg") << "somebody's own";
+  QString asked;
+  whenAskedForAFile(folder_ / "out");
+  whenOpen<QMessageBox>([&](QMessageBox& box) {
+    asked = box.text();
+    QTest::keyClick(&box, Qt::Key_Return);  // without a look: nothing is replaced
+  });
+  d().click("writeReport");
+  d().settle();
+  EXPECT_TRUE(asked.contains("points.gpkg")) << asked.toStdString();
+  EXPECT_EQ(fs::file_size(folder_ / "out/points.gpkg"), 14u);
+  EXPECT_FALSE(fs::exists(folder_ / "out/report.html"));
+}
+
 }  // namespace
 }  // namespace zp

@@ -43,11 +43,16 @@ void ReportPart::open() {
 void ReportPart::choose() {
   const QString folder = QFileDialog::getExistingDirectory(this, txt("Folder of the report"));
   if (folder.isEmpty()) return;
-  if (std::filesystem::exists(reportFilesIn(folder.toStdString()).html) &&
-      QMessageBox::question(
-          this, txt("Replace the report?"),
-          txt("There is a report in “%1” already. Shall this one take its place?").arg(folder)) !=
-          QMessageBox::Yes)
+  QStringList there;
+  const ReportFiles files = reportFilesIn(folder.toStdString());
+  for (const auto* file : {&files.html, &files.pdf, &files.matrix, &files.points, &files.sheet})
+    if (std::filesystem::exists(*file)) there << q(file->filename().string());
+  if (!there.isEmpty() &&
+      QMessageBox::question(this, txt("Replace what is there?"),
+                            txt("In “%1” there is %2 already. Shall the report take its place?")
+                                .arg(folder, there.join(", ")),
+                            QMessageBox::Yes | QMessageBox::No,
+                            QMessageBox::No) != QMessageBox::Yes)
     return;
   write(folder);
 }
