@@ -300,10 +300,6 @@ LineChart::LineChart(QWidget* parent) : Chart(parent) {
 void LineChart::show(const QVector<double>& x, const QVector<double>& y, const QString& xTitle,
                      const QString& yTitle, bool dates, const QColor& colour) {
   clearPlottables();
-  auto* line = addGraph();
-  line->setPen(QPen(colour, 1.8));
-  line->setScatterStyle(QCPScatterStyle(QCPScatterStyle::ssDisc, colour, 5));
-  line->setData(x, y);
   if (dates) {
     QSharedPointer<QCPAxisTickerText> ticker(new QCPAxisTickerText);
     const double range = x.isEmpty() ? 0 : x.back() - x.front();
@@ -320,6 +316,14 @@ void LineChart::show(const QVector<double>& x, const QVector<double>& y, const Q
     xAxis->setTicker(ticker);
   }
   setTitles(xTitle, yTitle);
+  lay(x, y, colour);
+}
+
+void LineChart::lay(const QVector<double>& x, const QVector<double>& y, const QColor& colour) {
+  auto* line = addGraph();
+  line->setPen(QPen(colour, 1.8));
+  line->setScatterStyle(QCPScatterStyle(QCPScatterStyle::ssDisc, colour, 5));
+  line->setData(x, y);
   rescaleAxes();
   xAxis->scaleRange(1.06, xAxis->range().center());
   yAxis->scaleRange(1.2, yAxis->range().center());

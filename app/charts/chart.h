@@ -65,12 +65,14 @@ class SignatureChart : public Chart {
   QVector<double> along_;  // where the bands are
 };
 
-/// One line over numbers or dates.
+/// A line over numbers or dates, and others beside it.
 class LineChart : public Chart {
  public:
   explicit LineChart(QWidget* parent = nullptr);
   void show(const QVector<double>& x, const QVector<double>& y, const QString& xTitle,
             const QString& yTitle, bool dates, const QColor& colour);
+  /// Another in the same chart.
+  void lay(const QVector<double>& x, const QVector<double>& y, const QColor& colour);
 };
 
 }  // namespace zp

@@ -220,8 +220,8 @@ void Desk::showArea(size_t training) {
   if (!there) return;
   const double across = std::max(there->right - there->left, 10 * view_.unitsPerPixel()) * kAround,
                down = std::max(there->top - there->bottom, 10 * view_.unitsPerPixel()) * kAround;
-  view_.zoomTo({there->left - across, there->bottom - down, there->right + across,
-                there->top + down});
+  view_.zoomTo(
+      {there->left - across, there->bottom - down, there->right + across, there->top + down});
 }
 
 std::vector<ViewShape> Desk::shapes() const {

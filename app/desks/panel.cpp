@@ -13,8 +13,8 @@ QString nameWithDate(const Scene& scene) {
   return name + (date.isEmpty() ? QString() : "  " + date);
 }
 
-QTableWidgetItem* classItem(const Study& study, int code, const std::string& name) {
-  const auto* known = study.legend.find(code);
+QTableWidgetItem* classItem(const Legend& legend, int code, const std::string& name) {
+  const auto* known = legend.find(code);
   auto* item = new QTableWidgetItem(
       swatch(known != nullptr ? toQt(known->colour) : tokens().second), q(name));
   item->setData(Qt::UserRole, code);

@@ -13,7 +13,7 @@ QString nameWithDate(const Scene& scene);
 
 /// A class of a map in a cell, in the colour that the legend has for it now; its code is the cell's
 /// data.
-QTableWidgetItem* classItem(const Study& study, int code, const std::string& name);
+QTableWidgetItem* classItem(const Legend& legend, int code, const std::string& name);
 
 /// An entry with a tick, and what it stands for.
 QListWidgetItem* tickItem(const QString& text, const QString& id, bool on);

@@ -32,21 +32,6 @@ Picture continuousPicture(const Study&, const Product& p) {
   return rasterPicture(p, Picture::Kind::Index);
 }
 
-/// As the step noted it, or, of a study from before, from the file, which is read once. Empty where
-/// that cannot be read; the view says why when it tries.
-Legend legendOfMap(const Product& map) {
-  try {
-    if (map.facts.contains("legend")) return legendFrom(map.facts["legend"]);
-    static std::map<std::string, Legend> read;
-    const auto written = std::filesystem::last_write_time(map.file).time_since_epoch().count();
-    const auto key = map.file.string() + "/" + std::to_string(written);
-    if (const auto known = read.find(key); known != read.end()) return known->second;
-    return read[key] = legendOf(RasterFile(map.file));
-  } catch (const std::exception&) {
-    return Legend();
-  }
-}
-
 Picture classPicture(const Study&, const Product& p) {
   Picture picture = rasterPicture(p, Picture::Kind::Classes);
   picture.legend = legendOfMap(p);
@@ -108,6 +93,21 @@ std::vector<FactRow> tableFacts(const Product& p) {
 }
 
 }  // namespace
+
+/// As the step noted it, or, of a study from before, from the file, which is read once. Empty where
+/// that cannot be read; the view says why when it tries.
+Legend legendOfMap(const Product& map) {
+  try {
+    if (map.facts.contains("legend")) return legendFrom(map.facts["legend"]);
+    static std::map<std::string, Legend> read;
+    const auto written = std::filesystem::last_write_time(map.file).time_since_epoch().count();
+    const auto key = map.file.string() + "/" + std::to_string(written);
+    if (const auto known = read.find(key); known != read.end()) return known->second;
+    return read[key] = legendOf(RasterFile(map.file));
+  } catch (const std::exception&) {
+    return Legend();
+  }
+}
 
 const std::vector<ProductFace>& productFaces() {
   enum Stage { kScenes, kIndices, kTraining, kMapping, kSampling, kAccuracy };

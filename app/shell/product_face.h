@@ -28,6 +28,10 @@ struct ProductFace {
 const std::vector<ProductFace>& productFaces();
 const ProductFace& faceOf(ProductKind kind);
 
+/// The classes of a class map with their colours, as its picture has them; empty where they cannot
+/// be read.
+Legend legendOfMap(const Product& map);
+
 /// "class map", as the card says.
 QString cardWord(ProductKind kind);
 

@@ -142,6 +142,11 @@ void MapView::setCentre(Place c, double unitsPerPixel) {
   changed();
 }
 
+void MapView::setAhead(const std::optional<Place>& place) {
+  ahead_ = place;
+  update();
+}
+
 Extent MapView::visible() const {
   const QRectF pane = frontPane();
   const Place a = toMap(pane.topLeft()), b = toMap(pane.bottomRight() - QPointF(1e-6, 0));
@@ -162,11 +167,34 @@ void MapView::resizeEvent(QResizeEvent*) {
   if ((!fitted_ || keepFitted_) && !front_.none()) fit();
 }
 
+namespace {
+
+/// The tiles that lie between two corners, at the level that a scale asks for.
+std::vector<TileId> tilesOver(Place first, Place last, double scale) {
+  const int level = static_cast<int>(std::floor(std::log2(scale)));
+  const double span = TileStore::kSize * std::exp2(level);
+  const auto at = [span](double v) { return static_cast<int64_t>(std::floor(v / span)); };
+  std::vector<TileId> tiles;
+  for (int64_t y = at(-first.y); y <= at(-last.y); ++y)
+    for (int64_t x = at(first.x); x <= at(last.x); ++x) tiles.push_back({level, x, y});
+  return tiles;
+}
+
+}  // namespace
+
+/// What the view will show at the place that comes next.
+void MapView::wantAhead(Wanted& wanted) {
+  if (!ahead_) return;
+  const double wide = width() * scale_ / 2, high = height() * scale_ / 2;
+  for (const TileId& id : tilesOver({ahead_->x - wide, ahead_->y + high},
+                                    {ahead_->x + wide, ahead_->y - high}, scale_))
+    if (tiles_.tile(front_.key, id) == nullptr) wanted.emplace_back(front_, id);
+}
+
 void MapView::paintPicture(QPainter& p, const Picture& picture, const QRect& clip, Wanted& wanted) {
   if (picture.none() || clip.isEmpty()) return;
   p.save();
   p.setClipRect(clip, Qt::IntersectClip);
-  const int level = static_cast<int>(std::floor(std::log2(scale_)));
   const auto rectOf = [&](TileId id) {
     const MapPiece piece = TileStore::pieceOf(id);
     const double size = TileStore::kSize * piece.unitsPerPixel;
@@ -176,38 +204,31 @@ void MapView::paintPicture(QPainter& p, const Picture& picture, const QRect& cli
     const auto whole = [](double v) { return std::abs(v) < 1e8 ? qRound(v) : 0; };
     return QRect(QPoint(whole(a.x()), whole(a.y())), QPoint(whole(b.x()) - 1, whole(b.y()) - 1));
   };
-  const double span = TileStore::kSize * std::exp2(level);
-  const Place first = toMap(clip.topLeft()), last = toMap(clip.bottomRight() + QPoint(1, 1));
-  const auto x0 = static_cast<int64_t>(std::floor(first.x / span)),
-             x1 = static_cast<int64_t>(std::floor(last.x / span));
-  const auto y0 = static_cast<int64_t>(std::floor(-first.y / span)),
-             y1 = static_cast<int64_t>(std::floor(-last.y / span));
   std::set<TileId> coarse;
-  for (int64_t y = y0; y <= y1; ++y)
-    for (int64_t x = x0; x <= x1; ++x) {
-      const TileId id{level, x, y};
-      const QRect target = rectOf(id);
-      if (const QImage* image = tiles_.tile(picture.key, id)) {
-        p.drawImage(target, *image);
-        continue;
-      }
-      // As it was displayed before, until it is there.
-      if (const QImage* before = picture.key == front_.key ? tiles_.tile(staleKey_, id) : nullptr)
-        p.drawImage(target, *before);
-      // Coarse pixels at once: the nearest parent that is there, scaled up.
-      for (int up = 1; up <= 5; ++up) {
-        const TileId parent{level + up, x >> up, y >> up};
-        if (up == 3) coarse.insert(parent);
-        if (const QImage* image = tiles_.tile(picture.key, parent)) {
-          const double part = TileStore::kSize / std::exp2(up);
-          const double ox = static_cast<double>(x - (parent.x << up)) * part,
-                       oy = static_cast<double>(y - (parent.y << up)) * part;
-          p.drawImage(target, *image, QRectF(ox, oy, part, part).toRect());
-          break;
-        }
-      }
-      wanted.emplace_back(picture, id);
+  for (const TileId& id :
+       tilesOver(toMap(clip.topLeft()), toMap(clip.bottomRight() + QPoint(1, 1)), scale_)) {
+    const QRect target = rectOf(id);
+    if (const QImage* image = tiles_.tile(picture.key, id)) {
+      p.drawImage(target, *image);
+      continue;
     }
+    // As it was displayed before, until it is there.
+    if (const QImage* before = picture.key == front_.key ? tiles_.tile(staleKey_, id) : nullptr)
+      p.drawImage(target, *before);
+    // Coarse pixels at once: the nearest parent that is there, scaled up.
+    for (int up = 1; up <= 5; ++up) {
+      const TileId parent{id.level + up, id.x >> up, id.y >> up};
+      if (up == 3) coarse.insert(parent);
+      if (const QImage* image = tiles_.tile(picture.key, parent)) {
+        const double part = TileStore::kSize / std::exp2(up);
+        const double ox = static_cast<double>(id.x - (parent.x << up)) * part,
+                     oy = static_cast<double>(id.y - (parent.y << up)) * part;
+        p.drawImage(target, *image, QRectF(ox, oy, part, part).toRect());
+        break;
+      }
+    }
+    wanted.emplace_back(picture, id);
+  }
   // The coarse ones are painted first.
   for (const TileId& id : coarse)
     if (tiles_.tile(picture.key, id) == nullptr) wanted.insert(wanted.begin(), {picture, id});
@@ -259,6 +280,8 @@ void MapView::paintEvent(QPaintEvent*) {
   const QRectF front = frontPane();
   if (front.left() > 0) paintPane(p, QRectF(0, 0, front.width(), height()), back_, wanted);
   paintPane(p, front, peeking_ && !back_.none() ? back_ : front_, wanted);
+  all_ = wanted.empty();
+  wantAhead(wanted);
   tiles_.want(wanted, crs_);
   p.setRenderHint(QPainter::Antialiasing);
   paintDrawing(p);
@@ -330,7 +353,7 @@ void MapView::paintPins(QPainter& p) {
 }
 
 bool MapView::complete() const {
-  return tiles_.idle();
+  return all_ || tiles_.idle();
 }
 
 bool MapView::anything() const {

@@ -1,5 +1,6 @@
 #pragma once
 #include <QWidget>
+#include <optional>
 
 #include "outline/layer.h"
 #include "view/furniture.h"
@@ -68,6 +69,8 @@ class MapView : public QWidget {
   void fit();
   void zoomTo(const Extent& extent);
   void setCentre(Place centre, double unitsPerPixel);
+  /// Where the view is likely to go next: read once what is shown is painted.
+  void setAhead(const std::optional<Place>& place);
   /// The whole picture is in view and stays so when the window changes its size.
   bool fitted() const { return keepFitted_; }
   Place centre() const { return centre_; }
@@ -126,6 +129,7 @@ class MapView : public QWidget {
   void paintPicture(QPainter& p, const Picture& picture, const QRect& clip, Wanted& wanted);
   void paintOver(QPainter& p, const Picture& picture, const QRect& clip, Wanted& wanted);
   void paintLoupe(QPainter& p, Wanted& wanted);
+  void wantAhead(Wanted& wanted);
   void paintShapes(QPainter& p);
   void paintPoints(QPainter& p);
   void paintManyPoints(QPainter& p);
@@ -176,6 +180,8 @@ class MapView : public QWidget {
   std::vector<Place> pins_;
   QString
       staleKey_;  // of the front picture as it was displayed before: shown until it is repainted
+  std::optional<Place> ahead_;
+  bool all_ = false;  // everything shown was painted when it was last
 };
 
 }  // namespace zp

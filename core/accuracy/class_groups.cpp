@@ -14,6 +14,17 @@ void ClassGroups::merge(int a, int b) {
   for (auto& [code, g] : groupOf_)
     if (g == first || g == second) g = group;
   groupOf_[a] = groupOf_[b] = group;
+  for (const int other : {first, second}) names_.erase(other);
+}
+
+void ClassGroups::merge(const std::vector<int>& codes, const std::string& name) {
+  for (const int code : codes) merge(codes.front(), code);
+  if (!codes.empty()) names_[of(codes.front())] = name;
+}
+
+void ClassGroups::clear() {
+  groupOf_.clear();
+  names_.clear();
 }
 
 std::vector<int> ClassGroups::members(int group) const {
@@ -28,6 +39,10 @@ Legend ClassGroups::legend(const Legend& legend) const {
   Legend grouped = legend;
   for (auto& c : grouped.classes) {
     if (groupOf_.count(c.code) == 0 || of(c.code) != c.code) continue;
+    if (const auto own = names_.find(c.code); own != names_.end()) {
+      c.name = own->second;
+      continue;
+    }
     c.name.clear();
     for (const int code : members(c.code)) {
       const auto* known = legend.find(code);

@@ -1,9 +1,8 @@
 #include "accuracy/labelling.h"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <map>
+#include <set>
 
 #include "base/error.h"
 #include "base/random.h"
@@ -35,39 +34,42 @@ void Labelling::advance() {
     if (open(points_[i])) return goTo(i);
 }
 
-void Labelling::label(int code, const std::string& now) {
-  auto& p = points_.at(position_);
-  if (closed_) return change(code, now, "", "");
-  p.reference = code;
-  p.secondary = 0;
+namespace {
+
+/// Whatever else was said of the point is gone.
+void give(ValidationPoint& p, const Label& label) {
+  p.reference = label.code;
+  p.secondary = label.secondary == label.code ? 0 : label.secondary;
+  p.earlier = label.earlier;
+  p.later = label.later;
   p.skipped = false;
+}
+
+}  // namespace
+
+void Labelling::label(const Label& label, const std::string& now) {
+  if (closed_) return change(label, now, "", "");
+  give(points_.at(position_), label);
   advance();
 }
 
-void Labelling::labelPoint(int id, int code, const std::string& now) {
+void Labelling::labelPoint(int id, const Label& label, const std::string& now) {
   const size_t at = position_;
   for (size_t i = 0; i < points_.size() && !closed_; ++i)
     if (points_[i].id == id) {
       position_ = i;
-      change(code, now, "", "");
+      change(label, now, "", "");
     }
   position_ = at;
 }
 
-void Labelling::labelMixed(int code, int secondary, const std::string& now) {
-  const size_t at = position_;
-  label(code, now);
-  if (!closed_ && secondary != code) points_[at].secondary = secondary;
-}
-
-void Labelling::change(int code, const std::string& now, const std::string& who,
+void Labelling::change(const Label& label, const std::string& now, const std::string& who,
                        const std::string& why) {
   auto& p = points_.at(position_);
-  if (p.reference == code) return;
-  if (closed_) late_.push_back({p.id, p.reference, code, now, who, why});
-  p.reference = code;
-  p.secondary = 0;
-  p.skipped = false;
+  const bool same = p.reference == label.code;
+  if (same && p.earlier == label.earlier && p.later == label.later) return;
+  if (closed_ && !same) late_.push_back({p.id, p.reference, label.code, now, who, why});
+  give(p, label);
 }
 
 void Labelling::close(const std::string& now) {
@@ -119,25 +121,29 @@ std::vector<DrawnPoint> Labelling::drawnEither() const {
   return out;
 }
 
-void Labelling::renumber(int from, int to) {
+void Labelling::recode(const std::map<int, int>& codes) {
   const auto follow = [&](int& code) {
-    if (code == from) code = to;
+    if (const auto at = codes.find(code); at != codes.end()) code = at->second;
   };
-  for (auto& p : points_) {
-    follow(p.mapped);
-    follow(p.stratum);
-    follow(p.reference);
-    follow(p.secondary);
-  }
+  for (auto& p : points_)
+    for (int* code : {&p.mapped, &p.stratum, &p.reference, &p.secondary, &p.said}) follow(*code);
   for (auto& change : late_) {
     follow(change.from);
     follow(change.to);
   }
 }
 
+void Labelling::renumberDates(int from, int to) {
+  for (auto& p : points_)
+    for (int* code : {&p.earlier, &p.later})
+      if (*code == from) *code = to;
+}
+
 Labelling Labelling::onChangedMap(const std::vector<ValidationPoint>& now) const {
   std::map<int, const ValidationPoint*> byId;
   for (const auto& p : now) byId[p.id] = &p;
+  std::set<int> late;
+  for (const auto& c : late_) late.insert(c.id);
   Labelling changed = *this;
   bool same = byId.size() == points_.size();
   for (auto& p : changed.points_) {
@@ -146,6 +152,13 @@ Labelling Labelling::onChangedMap(const std::vector<ValidationPoint>& now) const
     if (!same) continue;
     p.mapped = at->second->mapped;
     if (p.stratum == 0) p.stratum = at->second->stratum;
+    const bool follows =
+        p.said != 0 && p.reference == p.said && p.secondary == 0 && late.count(p.id) == 0;
+    p.said = at->second->said;
+    if (!follows) continue;
+    p.reference = at->second->reference;
+    p.earlier = at->second->earlier;
+    p.later = at->second->later;
   }
   if (!same)
     throw Error(
@@ -166,7 +179,11 @@ Json toJson(const Labelling& l) {
     if (p.unsure) one["unsure"] = true;
     if (p.skipped) one["skipped"] = true;
     if (!p.note.empty()) one["note"] = p.note;
-    if (p.secondary != 0) one["secondary"] = p.secondary;
+    for (const auto& [name, code] : {std::pair{"secondary", p.secondary},
+                                     {"earlier", p.earlier},
+                                     {"later", p.later},
+                                     {"said", p.said}})
+      if (code != 0) one[name] = code;
     points.push_back(std::move(one));
   }
   for (const auto& c : l.late_)
@@ -194,7 +211,10 @@ Labelling labellingFrom(const Json& json) {
                          p.value("unsure", false),
                          p.value("skipped", false),
                          p.value("note", ""),
-                         p.value("secondary", 0)});
+                         p.value("secondary", 0),
+                         p.value("earlier", 0),
+                         p.value("later", 0),
+                         p.value("said", 0)});
   l.position_ =
       std::min(json.value("position", size_t{0}), l.points_.empty() ? 0 : l.points_.size() - 1);
   l.closed_ = json.value("closed", false);
@@ -204,79 +224,6 @@ Labelling labellingFrom(const Json& json) {
       l.late_.push_back({c.at("id"), c.at("from"), c.at("to"), c.at("when"), c.value("who", ""),
                          c.value("why", "")});
   return l;
-}
-
-namespace {
-
-Json secondToJson(const SecondLabels& second) {
-  Json json = toJson(second.labelling), settled = Json::array();
-  json["labeller"] = second.labeller;
-  for (const auto& s : second.settled)
-    settled.push_back(
-        {{"id", s.id}, {"first", s.first}, {"second", s.second}, {"to", s.to}, {"when", s.when}});
-  json["settled"] = settled;
-  return json;
-}
-
-SecondLabels secondFrom(const Json& json) {
-  SecondLabels second{json.value("labeller", ""), labellingFrom(json), {}};
-  for (const auto& s : json.value("settled", Json::array()))
-    second.settled.push_back(
-        {s.at("id"), s.at("first"), s.at("second"), s.at("to"), s.value("when", "")});
-  return second;
-}
-
-}  // namespace
-
-void renumber(LabelsFile& labels, int from, int to) {
-  labels.labelling.renumber(from, to);
-  if (auto stratum = labels.strata.extract(from)) {
-    stratum.key() = to;
-    labels.strata.insert(std::move(stratum));
-  }
-  if (!labels.second) return;
-  labels.second->labelling.renumber(from, to);
-  for (auto& s : labels.second->settled)
-    for (int* code : {&s.first, &s.second, &s.to})
-      if (*code == from) *code = to;
-}
-
-LabelsFile labelsFrom(const Json& json) {
-  LabelsFile labels{labellingFrom(json), json.value("crs", "")};
-  labels.labeller = json.value("labeller", "");
-  labels.block = json.value("block", 1) == 3 ? 3 : 1;
-  const Json strata = json.value("strata", Json::array());
-  for (const auto& s : strata)
-    labels.strata[s.at("code").get<int>()] = s.at("area_m2").get<double>();
-  if (json.contains("second")) labels.second = secondFrom(json["second"]);
-  return labels;
-}
-
-Json toJson(const LabelsFile& labels) {
-  Json json;
-  json["crs"] = labels.crs;
-  for (const auto& [code, area] : labels.strata)
-    json["strata"].push_back({{"code", code}, {"area_m2", area}});
-  if (!labels.labeller.empty()) json["labeller"] = labels.labeller;
-  if (labels.block != 1) json["block"] = labels.block;
-  json.update(toJson(labels.labelling));
-  if (labels.second) json["second"] = secondToJson(*labels.second);
-  return json;
-}
-
-LabelsFile readLabels(const std::filesystem::path& file) {
-  const Json json = readJson(file, "zany-patch-labels");
-  try {
-    return labelsFrom(json);
-  } catch (const Json::exception&) {
-    throw Error("The labels in “{}” are not complete; take a copy from before.", file.string());
-  }
-}
-
-void writeLabels(const std::filesystem::path& file, const LabelsFile& labels) {
-  Json json = {{"format", "zany-patch-labels"}, {"version", 1}};
-  json.update(toJson(labels));
-  writeJson(file, json);
 }
 
 }  // namespace zp

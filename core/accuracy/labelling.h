@@ -1,7 +1,5 @@
 #pragma once
-#include <filesystem>
 #include <map>
-#include <optional>
 #include <string>
 #include <vector>
 
@@ -10,6 +8,14 @@
 #include "grid/grid.h"
 
 namespace zp {
+
+/// What is said of a point: a class of the map at stake, and what it was seen by.
+struct Label {
+  int code = 0;
+  int secondary = 0;           // of a mixed place: the class that comes second; 0: not mixed
+  int earlier = 0, later = 0;  // of a map of change: the classes at its two dates
+  Label(int c = 0, int s = 0, int e = 0, int l = 0) : code(c), secondary(s), earlier(e), later(l) {}
+};
 
 /// A validation point and what a labeller said of it.
 struct ValidationPoint {
@@ -20,7 +26,10 @@ struct ValidationPoint {
   int reference = 0;  // reference label; 0: none yet
   bool unsure = false, skipped = false;
   std::string note;
-  int secondary = 0;  // of a mixed place: the class that comes second; 0: not mixed
+  int secondary = 0, earlier = 0, later = 0;  // see Label
+  /// The label that a map or polygons gave it, which it follows while nobody says otherwise; 0:
+  /// none.
+  int said = 0;
 };
 
 /// A change of a label after the labelling was closed.
@@ -46,15 +55,14 @@ class Labelling {
   size_t unsure() const;
   bool closed() const { return closed_; }
 
-  void label(int code, const std::string& now);  // and on to the next without a label
-  /// Of a mixed place, before the closing: the class that most of it is, and the one after it.
-  void labelMixed(int code, int secondary, const std::string& now);
+  void label(const Label& label, const std::string& now);  // and on to the next without one
   /// The point of an id, wherever one is; before the closing.
-  void labelPoint(int id, int code, const std::string& now);
+  void labelPoint(int id, const Label& label, const std::string& now);
   /// To the next point without a label, if there is one.
   void nextOpen() { advance(); }
   /// After the labelling was closed: the point stays, and it is recorded.
-  void change(int code, const std::string& now, const std::string& who, const std::string& why);
+  void change(const Label& label, const std::string& now, const std::string& who,
+              const std::string& why);
   void skip();
   void back();
   void goTo(size_t position);
@@ -72,10 +80,12 @@ class Labelling {
   std::vector<DrawnPoint> drawnEither() const;
   /// As it was before a late change and all after it.
   std::vector<DrawnPoint> drawnBefore(size_t change) const;
-  /// A class has another code now.
-  void renumber(int from, int to);
-  /// The same labels after the map changed: `now` holds the same points with its new classes.
-  /// Error when they are other points.
+  /// Classes of the map have other codes now: was → is.
+  void recode(const std::map<int, int>& codes);
+  /// A class of the two dates of a map of change has another code now.
+  void renumberDates(int from, int to);
+  /// The same labels after the map changed: `now` holds the same points with its new classes, and
+  /// what is said of them elsewhere. Error when they are other points.
   Labelling onChangedMap(const std::vector<ValidationPoint>& now) const;
 
  private:
@@ -92,39 +102,5 @@ class Labelling {
 
 Json toJson(const Labelling& labelling);
 Labelling labellingFrom(const Json& json);
-
-/// A point that two labellers saw differently, and the class they settled for.
-struct Settled {
-  int id = 0, first = 0, second = 0, to = 0;
-  std::string when;  // ISO 8601
-};
-
-/// What a second labeller says of the same points, or a share of them; see second_labeller.h.
-struct SecondLabels {
-  std::string labeller;
-  Labelling labelling;
-  std::vector<Settled> settled = {};
-};
-
-/// A labelling with the reference system of its places: format zany-patch-labels.
-struct LabelsFile {
-  Labelling labelling;
-  std::string crs;
-  /// Of points drawn class by class: square metres of each stratum.
-  std::map<int, double> strata = {};
-  std::string labeller = {};
-  /// Pixels along the side of the square that each label is of: 1 or 3.
-  int block = 1;
-  std::optional<SecondLabels> second = {};
-};
-/// A class has another code now.
-void renumber(LabelsFile& labels, int from, int to);
-
-Json toJson(const LabelsFile& labels);
-LabelsFile labelsFrom(const Json& json);
-
-/// Error: another format, not complete.
-LabelsFile readLabels(const std::filesystem::path& file);
-void writeLabels(const std::filesystem::path& file, const LabelsFile& labels);
 
 }  // namespace zp

@@ -61,7 +61,7 @@ Agreement agreementOf(const Labelling& first, const SecondLabels& second, const 
   return a;
 }
 
-void settle(Labelling& first, SecondLabels& second, int id, int code, const std::string& now,
+void settle(Labelling& first, SecondLabels& second, int id, const Label& to, const std::string& now,
             const std::string& who, const std::string& why) {
   const auto is = [id](const ValidationPoint& p) { return p.id == id; };
   const auto& mine = first.points();
@@ -73,13 +73,13 @@ void settle(Labelling& first, SecondLabels& second, int id, int code, const std:
   const auto again = std::find_if(second.settled.begin(), second.settled.end(),
                                   [id](const Settled& s) { return s.id == id; });
   if (again != second.settled.end()) {
-    again->to = code;
+    again->to = to.code;
     again->when = now;
   } else {
-    second.settled.push_back({id, at->reference, other->reference, code, now});
+    second.settled.push_back({id, at->reference, other->reference, to.code, now});
   }
   first.goTo(static_cast<size_t>(at - mine.begin()));
-  first.change(code, now, who, why);
+  first.change(to, now, who, why);
 }
 
 }  // namespace zp

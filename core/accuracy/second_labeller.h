@@ -3,7 +3,7 @@
 #include <vector>
 
 #include "accuracy/confusion_matrix.h"
-#include "accuracy/labelling.h"
+#include "accuracy/labels_file.h"
 
 namespace zp {
 
@@ -32,7 +32,7 @@ Agreement agreementOf(const Labelling& first, const SecondLabels& second,
 
 /// The class that both settled for becomes the first's label; after the closing that is a late
 /// change. What each said before is kept. Error: a point that is not of both.
-void settle(Labelling& first, SecondLabels& second, int id, int code, const std::string& now,
+void settle(Labelling& first, SecondLabels& second, int id, const Label& to, const std::string& now,
             const std::string& who, const std::string& why);
 
 }  // namespace zp

@@ -10,12 +10,12 @@
 #include "grid/block_pipeline.h"
 #include "grid/pixel_area.h"
 #include "index/class_layers.h"
+#include "legend/change_classes.h"
 
 namespace zp {
 namespace {
 
-using Pair = std::pair<int, int>;
-using Counts = std::map<Pair, std::vector<size_t>>;  // pixels, row by row of the grid
+using Counts = std::map<ClassPair, std::vector<size_t>>;  // pixels, row by row of the grid
 
 Counts countPairs(const BandReader& reader, const Progress& progress) {
   Counts counts;
@@ -23,10 +23,10 @@ Counts countPairs(const BandReader& reader, const Progress& progress) {
   reduceBlocks(reader, progress, [&](const BandBlock& in) {
     const Window w = in.window;
     const auto width = static_cast<size_t>(w.width);
-    Pair last{-1, -1};
+    ClassPair last{-1, -1};
     std::vector<size_t>* row = nullptr;
     for (size_t p = 0; p < w.pixels(); ++p) {
-      const Pair pair{codeOf(in.band(0)[p]), codeOf(in.band(1)[p])};
+      const ClassPair pair{codeOf(in.band(0)[p]), codeOf(in.band(1)[p])};
       if (pair != last) {
         row = &counts[pair];
         row->resize(rows);
@@ -72,47 +72,6 @@ LegendClass classOf(int code, const std::string& name, Colour colour) {
   return c;
 }
 
-/// Darker and greyer, so that one sees where one is and what stands out is the change.
-Colour dimmed(Colour c) {
-  const int grey = (c.r * 3 + c.g * 6 + c.b) / 10;
-  const auto mix = [&](int v) { return static_cast<uint8_t>((v + grey * 2) / 3 * 45 / 100 + 22); };
-  return {mix(c.r), mix(c.g), mix(c.b)};
-}
-
-/// The legend of the map of change, and the code of every pair in it. Where something changed, the
-/// colour is that of the class it led to; where nothing did, the class's own, dimmed.
-Legend changeLegend(const ClassChange& change, const Legend& classes, int code,
-                    std::map<Pair, uint16_t>& codes) {
-  Legend legend;
-  const auto colour = [&](int of) {
-    const auto* c = classes.find(of);
-    return c != nullptr ? c->colour : suggestedColour(static_cast<size_t>(of - 1));
-  };
-  if (code != 0) {
-    legend.add(classOf(1, "lost", {213, 94, 0}));
-    legend.add(classOf(2, "gained", colour(code)));
-    legend.add(classOf(3, "kept", dimmed(colour(code))));
-    legend.add(classOf(4, "neither", {44, 44, 44}));
-    for (const auto& c : change.cells)
-      codes[{c.from, c.to}] = c.from == code ? (c.to == code ? 3 : 1) : (c.to == code ? 2 : 4);
-    return legend;
-  }
-  const auto name = [&](int of) {
-    const auto at = std::find(change.codes.begin(), change.codes.end(), of);
-    return change.names[static_cast<size_t>(at - change.codes.begin())];
-  };
-  // First what changed: it is what one looks for in the key.
-  for (const bool same : {false, true})
-    for (const auto& c : change.cells) {
-      if ((c.from == c.to) != same) continue;
-      const int next = legend.firstFreeCode();
-      legend.add(same ? classOf(next, name(c.to) + ", as before", dimmed(colour(c.to)))
-                      : classOf(next, name(c.from) + " → " + name(c.to), colour(c.to)));
-      codes[{c.from, c.to}] = static_cast<uint16_t>(next);
-    }
-  return legend;
-}
-
 }  // namespace
 
 const FromTo* ClassChange::find(int from, int to) const {
@@ -133,12 +92,13 @@ ClassChange classChange(const std::filesystem::path& earlier, const std::filesys
   if (code != 0 && std::find(change.codes.begin(), change.codes.end(), code) == change.codes.end())
     throw Error("Neither map has a class {}; choose one that they have.", code);
   if (temporary.empty()) return change;
-  std::map<Pair, uint16_t> codes;
-  const Legend legend = changeLegend(change, legendsOf({earlier, later}), code, codes);
-  writeByLayers(reader, classMapSpec(reader.grid(), legend, "change"), temporary,
+  std::vector<ClassPair> pairs;
+  for (const auto& c : change.cells) pairs.push_back({c.from, c.to});
+  const ChangeClasses classes(legendsOf({earlier, later}), pairs, code);
+  writeByLayers(reader, classMapSpec(reader.grid(), classes.legend(), "change"), temporary,
                 progress.part(0.5, 1), [&](const BandBlock& in, size_t p) {
-                  const auto at = codes.find({codeOf(in.band(0)[p]), codeOf(in.band(1)[p])});
-                  return at == codes.end() ? uint16_t{0} : at->second;
+                  const ClassPair pair{codeOf(in.band(0)[p]), codeOf(in.band(1)[p])};
+                  return static_cast<uint16_t>(classes.codeOf(pair));
                 });
   return change;
 }

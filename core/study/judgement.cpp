@@ -42,22 +42,22 @@ size_t pointsInTraining(const Study& study, const std::vector<Place>& places,
   }
 }
 
-Judged judge(const Study& study, const Product& labels, const std::vector<DrawnPoint>& drawn,
-             const std::map<int, double>& strata, const ClassGroups& groups) {
+Judged judge(const Study& study, const Product& labels, const LabelsFile& file,
+             const std::vector<DrawnPoint>& drawn, const ClassGroups& groups) {
   const auto points = groups.grouped(drawn);
   std::vector<MapAndReference> pairs;
   for (const auto& p : points) pairs.push_back({p.mapped, p.reference});
   Judged j;
-  j.matrix = confusionMatrix(pairs, groups.legend(study.legend));
+  j.matrix = confusionMatrix(pairs, groups.legend(file.legend(study.legend)));
   j.counts = assessCounts(j.matrix);
   if (!drawnPerClass(study, labels)) return j;
-  if (strata.empty()) {
+  if (file.strata.empty()) {
     j.whyNotWeighted =
         Sentence(words("The points were drawn per class of an earlier state of the map."));
     return j;
   }
   try {
-    j.weighted = assessByStrata(j.matrix, points, strata);
+    j.weighted = assessByStrata(j.matrix, points, file.strata);
   } catch (const std::exception& e) {
     j.whyNotWeighted = saidBy(e);
   }

@@ -30,9 +30,9 @@ std::string withoutInterval(const Study& study, const Product& labels);
 size_t pointsInTraining(const Study& study, const std::vector<Place>& places,
                         const std::string& crs);
 
-/// `points`: labels against the classes of a map, with the strata they were drawn in, whose areas
-/// are `strata`. Error: no point with both sides.
-Judged judge(const Study& study, const Product& labels, const std::vector<DrawnPoint>& points,
-             const std::map<int, double>& strata, const ClassGroups& groups = {});
+/// `points`: labels against the classes of a map, with the strata they were drawn in. `file`: what
+/// is in that of `labels`. Error: no point with both sides.
+Judged judge(const Study& study, const Product& labels, const LabelsFile& file,
+             const std::vector<DrawnPoint>& points, const ClassGroups& groups = {});
 
 }  // namespace zp

@@ -20,10 +20,10 @@ Json settingsOf(const Json& step) {
 }  // namespace
 
 StepFeatures featuresOfStep(const Study& study, const Json& step) {
-  StepFeatures of{studyScope(study, step.at("scene"),
-                             step.value("with", std::map<std::string, std::string>())),
-                  {},
-                  {}};
+  StepFeatures of{
+      studyScope(study, step.at("scene"), step.value("with", std::map<std::string, std::string>())),
+      {},
+      {}};
   of.lines = featureLines(step, of.scope.scenes[0].scene);
   of.features = makeFeatures(of.lines, of.scope);
   return of;

@@ -25,7 +25,11 @@ std::string counted(size_t n, const char* one, const char* many) {
 class Gathering {
  public:
   Gathering(const Study& study, const Product& labels, const ReportWish& wish)
-      : study_(study), product_(labels), wish_(wish), labels_(readLabels(labels.file)) {
+      : study_(study),
+        product_(labels),
+        wish_(wish),
+        labels_(readLabels(labels.file)),
+        legend_(labels_.legend(study.legend)) {
     if (!labels_.labelling.closed())
       throw Error("The labelling of “{}” is not closed; close it first, then it can be reported.",
                   labels.name);
@@ -41,7 +45,7 @@ class Gathering {
     plan();
     record();
     if (std::filesystem::exists(map_->file))
-      r_.mapPng = toPng(classPicture(map_->file, study_.legend, kMapPixels, progress.part(0, 0.3)));
+      r_.mapPng = toPng(classPicture(map_->file, legend_, kMapPixels, progress.part(0, 0.3)));
     chips(progress.part(0.3, 1));
     return std::move(r_);
   }
@@ -60,24 +64,25 @@ class Gathering {
             fmt::format(" · {} m", readable(grid.pixelWidth() * crsMetresPerUnit(grid.crs)));
     }
     r_.about += " · report of " + dayInWords(now());
-    // From the map itself back to what it was first made by.
-    for (const Product* p = map_; p != nullptr;) {
-      r_.beside.insert(r_.beside.begin(), p->name + ": " + howMade(study_, *p) + ".");
-      const Product* before = nullptr;
-      for (const auto& input : p->inputs)
-        if (const Product* from = study_.product(input.id);
-            from != nullptr && from->kind == ProductKind::ClassMap)
-          before = from;
-      p = before;
-    }
+    tellMaking(*map_);
     for (const auto& o : study_.outlines)
       if (o.studyArea && o.name != "Study area") r_.beside.push_back("Study area: " + o.name + ".");
   }
 
+  /// From what it was first made by to the map itself.
+  void tellMaking(const Product& map) {
+    for (const auto& input : map.inputs)
+      if (const Product* from = study_.product(input.id);
+          from != nullptr && from->kind == ProductKind::ClassMap)
+        tellMaking(*from);
+    const std::string told = map.name + ": " + howMade(study_, map) + ".";
+    if (std::find(r_.beside.begin(), r_.beside.end(), told) == r_.beside.end())
+      r_.beside.push_back(told);
+  }
+
   void judgeMap() {
     const auto& l = labels_.labelling;
-    const Judged j =
-        judge(study_, product_, wish_.either ? l.drawnEither() : l.drawn(), labels_.strata);
+    const Judged j = judge(study_, product_, labels_, wish_.either ? l.drawnEither() : l.drawn());
     r_.matrix = j.matrix;
     r_.assessment = j.first();
     r_.counts = j.counts;
@@ -89,12 +94,12 @@ class Gathering {
     r_.late = l.lateChanges();
     for (size_t i = 0; i < r_.late.size(); ++i)
       r_.overallBefore.push_back(
-          judge(study_, product_, l.drawnBefore(i), labels_.strata).first().overall.value);
+          judge(study_, product_, labels_, l.drawnBefore(i)).first().overall.value);
     r_.first = labels_.labeller.empty() ? "Labeller 1" : labels_.labeller;
     if (!labels_.second) return;
     r_.second = labels_.second->labeller.empty() ? "labeller 2" : labels_.second->labeller;
     try {
-      r_.agreement = agreementOf(l, *labels_.second, study_.legend);
+      r_.agreement = agreementOf(l, *labels_.second, legend_);
     } catch (const Error&) {
       // No point that both labelled.
     }
@@ -104,13 +109,18 @@ class Gathering {
     std::map<int, double> mapped;
     for (const auto& c : map_->facts.value("classes", Json::array()).get<std::vector<Json>>())
       if (c["area_m2"].is_number()) mapped[c["code"].get<int>()] = c["area_m2"].get<double>();
-    for (const auto& c : study_.legend.classes) {
+    for (const auto& c : legend_.classes) {
       ReportClass one{c.code, c.name, c.colour};
       const auto at = mapped.find(c.code);
       one.mapped = at != mapped.end() ? at->second : mapped.empty() ? std::nan("") : 0;
-      for (const auto& t : study_.training) one.trainingAreas += t.code == c.code ? 1 : 0;
+      one.trainingAreas = labels_.change ? 0 : areasOf(c.code);
       r_.classes.push_back(one);
     }
+  }
+
+  size_t areasOf(int code) const {
+    return static_cast<size_t>(std::count_if(study_.training.begin(), study_.training.end(),
+                                             [&](const auto& t) { return t.code == code; }));
   }
 
   void training() {
@@ -125,8 +135,9 @@ class Gathering {
       made = before;
     }
     std::vector<std::string> perClass;
-    for (const auto& c : r_.classes)
-      if (c.trainingAreas > 0) perClass.push_back(fmt::format("{} {}", c.name, c.trainingAreas));
+    for (const auto& c : study_.legend.classes)
+      if (const size_t n = areasOf(c.code); n > 0)
+        perClass.push_back(fmt::format("{} {}", c.name, n));
     r_.training.push_back(
         fmt::format("{}: {}.", counted(study_.training.size(), "training area", "training areas"),
                     fmt::join(perClass, ", ")));
@@ -179,8 +190,9 @@ class Gathering {
       return fmt::format("The labels came with the points, in their column “{}”.",
                          step["field"].get<std::string>());
     return fmt::format(
-        "Each label is of the {}. Labelled by {} in shuffled order, without seeing "
+        "Each label is of the {}{}. Labelled by {} in shuffled order, without seeing "
         "the map.",
+        labels_.change ? "change between the two dates of the " : "",
         labels_.block == 3 ? "block of 3 × 3 pixels around the point"
                            : "pixel that the point lies in",
         labels_.labeller.empty() ? "one labeller" : labels_.labeller);
@@ -256,6 +268,7 @@ class Gathering {
   const Product& product_;
   const ReportWish& wish_;
   const LabelsFile labels_;
+  const Legend legend_;  // of the labels
   const Product* map_ = nullptr;
   Report r_;
 };
@@ -268,14 +281,17 @@ Report reportOf(const Study& study, const Product& labels, const ReportWish& wis
 }
 
 Layer pointsLayer(const Study& study, const LabelsFile& labels) {
-  const auto name = [&](int code) {
-    const auto* c = study.legend.find(code);
+  const auto nameIn = [](const Legend& legend, int code) {
+    const auto* c = legend.find(code);
     return c != nullptr ? c->name : std::string();
   };
+  const auto name = [&](int code) { return nameIn(labels.legend(study.legend), code); };
   const auto text = [](int code) { return code == 0 ? std::string() : std::to_string(code); };
   Layer layer{"points", labels.crs, {}, {}};
   layer.table.columns = {"id",    "mapped",    "mapped_name", "reference", "reference_name",
                          "right", "secondary", "stratum",     "unsure",    "note"};
+  if (labels.change)
+    layer.table.columns.insert(layer.table.columns.end(), {"earlier_name", "later_name"});
   for (const auto& p : labels.labelling.points()) {
     Shape shape;
     shape.points.push_back(p.place);
@@ -285,14 +301,19 @@ Layer pointsLayer(const Study& study, const LabelsFile& labels) {
                                 text(p.reference), name(p.reference),
                                 both ? (p.mapped == p.reference ? "1" : "0") : "",
                                 text(p.secondary), text(p.stratum), p.unsure ? "1" : "0", p.note});
+    if (!labels.change) continue;
+    for (const int code : {p.earlier, p.later})
+      layer.table.rows.back().push_back(nameIn(labels.change->classes(), code));
   }
   return layer;
 }
 
-std::vector<FieldType> pointsFieldTypes() {
+std::vector<FieldType> pointsFieldTypes(const LabelsFile& labels) {
   using T = FieldType;
-  return {T::Integer, T::Integer, T::Text,    T::Integer, T::Text,
-          T::Integer, T::Integer, T::Integer, T::Integer, T::Text};
+  std::vector<T> types{T::Integer, T::Integer, T::Text,    T::Integer, T::Text,
+                       T::Integer, T::Integer, T::Integer, T::Integer, T::Text};
+  if (labels.change) types.insert(types.end(), 2, T::Text);
+  return types;
 }
 
 }  // namespace zp

@@ -20,6 +20,6 @@ Report reportOf(const Study& study, const Product& labels, const ReportWish& wis
 
 /// The labelled points as a layer: what the map and the reference say of each, by code and name.
 Layer pointsLayer(const Study& study, const LabelsFile& labels);
-std::vector<FieldType> pointsFieldTypes();
+std::vector<FieldType> pointsFieldTypes(const LabelsFile& labels);
 
 }  // namespace zp

@@ -1,4 +1,5 @@
 #pragma once
+#include "base/progress.h"
 #include "grid/png.h"
 #include "legend/legend.h"
 #include "scene/scene.h"

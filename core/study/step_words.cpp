@@ -57,7 +57,8 @@ std::string fieldWords(const Study& study, const StepField& f, const Json& v) {
   if (f.id == "method") return methodTitle(v.get<std::string>());
   if (f.id == "settings") return settingsWords(v);
   if (namesSomething(f.holds) && v.is_string())
-    return (f.id == "inside" ? "inside " : "from ") + nameIn(study, v.get<std::string>());
+    return (f.id == "inside" || f.id == "to" ? f.id + " " : "from ") +
+           nameIn(study, v.get<std::string>());
   if (namesSeveral(f.holds) && v.is_array() && !v.empty())
     return v.size() == 1 && v[0].is_string() ? "from " + nameIn(study, v[0].get<std::string>())
                                              : fmt::format("from {} layers", v.size());

@@ -6,7 +6,7 @@
 #include <string>
 #include <vector>
 
-#include "accuracy/labelling.h"
+#include "accuracy/labels_file.h"
 #include "base/json.h"
 #include "legend/legend.h"
 #include "scene/scene.h"

@@ -59,9 +59,10 @@ Report writeReport(const Study& study, const Product& labels, const ReportWish& 
   if (!matrix.empty())
     writeUnseen(matrix,
                 toCsv(toTable(report.matrix, report.assessment, {false, report.intervals})));
-  if (!points.empty())
-    writeLayer(points, files.points, pointsLayer(study, readLabels(labels.file)),
-               pointsFieldTypes());
+  if (!points.empty()) {
+    const LabelsFile file = readLabels(labels.file);
+    writeLayer(points, files.points, pointsLayer(study, file), pointsFieldTypes(file));
+  }
   if (!sheet.empty()) {
     std::vector<Sentence> warnings;
     writeJson(sheet, recordOf(study, warnings));

@@ -1,7 +1,7 @@
 // The window killed at any moment of labelling: every label that was given is there.
 #include <csignal>
 
-#include "accuracy/labelling.h"
+#include "accuracy/labels_file.h"
 #include "accuracy_fixture.h"
 
 namespace zp {

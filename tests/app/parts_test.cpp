@@ -122,6 +122,46 @@ TEST(MatrixWidget, CellsAreChosenByMouseAndKeys) {
   EXPECT_NE(view.grab().toImage(), counts);
 }
 
+TEST(MatrixWidget, OfManyClassesShowsAsManyAsFitAndGoesWhereOneChooses) {
+  MatrixView view;
+  view.resize(900, 500);
+  view.show();
+  std::vector<MapAndReference> pairs;
+  for (int i = 1; i <= 60; ++i) pairs.push_back({i, i});
+  const auto m = confusionMatrix(pairs, {});
+  view.setMatrix(m, assessCounts(m), {});
+  const auto seen = [&](size_t map, size_t reference) {
+    const QRect rest(0, 100, 640, 330);  // between names, heads and margins
+    return rest.contains(view.cellRect(map, reference));
+  };
+  EXPECT_TRUE(seen(0, 0));
+  EXPECT_FALSE(seen(59, 59));
+  EXPECT_FALSE(seen(0, 59));
+  view.choose(59, 59);
+  EXPECT_TRUE(seen(59, 59));
+  EXPECT_FALSE(seen(0, 0));
+  QTest::keyClick(&view, Qt::Key_Left);
+  QTest::mouseClick(&view, Qt::LeftButton, {}, view.cellRect(56, 57).center());
+  EXPECT_EQ(view.chosen(), qMakePair(56, 57));
+  // By the wheel, down and, with Shift, sideways.
+  view.choose(0, 0);
+  for (const auto modifiers : {Qt::NoModifier, Qt::ShiftModifier})
+    for (int i = 0; i < 40; ++i) {
+      const QPointF at = view.rect().center();
+      QWheelEvent turn(at, view.mapToGlobal(at), {}, {0, -120}, {}, modifiers, Qt::NoScrollPhase,
+                       false);
+      QApplication::sendEvent(&view, &turn);
+    }
+  EXPECT_TRUE(seen(59, 59));
+  QTest::mouseClick(&view, Qt::LeftButton, {}, view.columnNameRect(59).center());
+  EXPECT_EQ(view.chosen(), qMakePair(MatrixView::kWhole, 59));
+  // Fewer classes fit, and there is nothing to scroll.
+  const auto few = smallMatrix();
+  view.setMatrix(few, assessCounts(few), {});
+  EXPECT_TRUE(seen(0, 0));
+  for (const auto* bar : view.findChildren<QScrollBar*>()) EXPECT_FALSE(bar->isVisible());
+}
+
 TEST(FormulaField, MarksTheErrorAndAcceptsWithEnter) {
   FormulaEdit edit;
   edit.setKnown({"red", "nir"});

@@ -1,6 +1,6 @@
 #include <cmath>
 
-#include "accuracy/labelling.h"
+#include "accuracy/labels_file.h"
 #include "base/random.h"
 #include "support/matrices.h"
 #include "support/rasters.h"

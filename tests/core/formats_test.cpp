@@ -1,5 +1,5 @@
 // The examples of docs/formats are read by our readers and written again as they were.
-#include "accuracy/labelling.h"
+#include "accuracy/labels_file.h"
 #include "base/error.h"
 #include "base/outputs.h"
 #include "base/random.h"
@@ -87,10 +87,11 @@ TEST(Formats, ModelsOfVersionOneAreReadAsBefore) {
 
 TEST(Formats, Labels) {
   Folder folder;
-  const LabelsFile labels = readLabels(kFormats / "labels.json");
-  EXPECT_EQ(labels.labelling.unsure(), 1u);
-  writeLabels(folder / "labels.json", labels);
-  expectKept(readJson(kFormats / "labels.json"), readJson(folder / "labels.json"));
+  EXPECT_EQ(readLabels(kFormats / "labels.json").labelling.unsure(), 1u);
+  for (const char* name : {"labels.json", "labels-of-change.json"}) {
+    writeLabels(folder / name, readLabels(kFormats / name));
+    expectKept(readJson(kFormats / name), readJson(folder / name));
+  }
 }
 
 TEST(Formats, Study) {
@@ -250,7 +251,8 @@ TEST(Damaged, Models) {
 }
 
 TEST(Damaged, Labels) {
-  expectSentences("labels.json", [](const fs::path& file) { readLabels(file); });
+  for (const char* name : {"labels.json", "labels-of-change.json"})
+    expectSentences(name, [](const fs::path& file) { readLabels(file); });
 }
 
 TEST(Damaged, Studies) {

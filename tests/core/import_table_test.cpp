@@ -1,5 +1,5 @@
 // Tables from elsewhere, with and without coordinates, and points that bring their classes along.
-#include "accuracy/labelling.h"
+#include "accuracy/labels_file.h"
 #include "grid/crs.h"
 #include "outline/points_from_table.h"
 #include "study/step.h"

@@ -1,7 +1,7 @@
 // The record of a study, and that it makes the same again.
 #include "study/run_sheet.h"
 
-#include "accuracy/labelling.h"
+#include "accuracy/labels_file.h"
 #include "base/random.h"
 #include "study/step.h"
 #include "study/steps/step_kind.h"

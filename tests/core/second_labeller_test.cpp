@@ -156,11 +156,11 @@ TEST(SecondLabeller, IsKeptWithTheLabels) {
 TEST(MixedPlaces, KeepTwoClassesAndEitherMayCount) {
   Labelling l = firstLabels();
   l.goTo(at(l, 3));
-  l.labelMixed(2, 1, "now");  // mapped 1
+  l.label({2, 1}, "now");  // mapped 1
   l.goTo(at(l, 4));
-  l.labelMixed(2, 3, "now");
+  l.label({2, 3}, "now");
   l.goTo(at(l, 5));
-  l.labelMixed(1, 1, "now");
+  l.label({1, 1}, "now");
   EXPECT_EQ(l.points()[at(l, 5)].secondary, 0);  // one class is not mixed
   const auto of = [&](const std::vector<DrawnPoint>& points, int id) {
     return points[at(l, id)].reference;
@@ -170,7 +170,7 @@ TEST(MixedPlaces, KeepTwoClassesAndEitherMayCount) {
   EXPECT_EQ(of(l.drawnEither(), 4), 2);
   l = labellingFrom(toJson(l));
   EXPECT_EQ(l.points()[at(l, 3)].secondary, 1);
-  l.renumber(1, 7);
+  l.recode({{1, 7}});
   EXPECT_EQ(l.points()[at(l, 3)].secondary, 7);
   l.goTo(at(l, 3));
   l.label(7, "now");  // one class after all

@@ -5,6 +5,7 @@
 #include "accuracy/maps_at_points.h"
 #include "base/error.h"
 #include "desks/accuracy/percent.h"
+#include "study/change_behind.h"
 
 namespace zp {
 namespace {
@@ -101,6 +102,8 @@ QWidget* ComparisonSheet::buildVerdict() {
 /// Classes of thresholds, say, are others than those that points are labelled with.
 bool ComparisonSheet::speaksOfLegend(const Product& map) const {
   if (book_.map() != nullptr && map.id == book_.map()->id) return true;
+  if (book_.ofChange()) return book_.codesOf(map).has_value();
+  if (changeBehind(bench_.study(), map) != nullptr) return false;
   for (const auto& c : map.facts.value("classes", Json::array())) {
     const auto* known = bench_.study().legend.find(c["code"].get<int>());
     if (known != nullptr && known->name == c["name"].get<std::string>()) return true;
@@ -150,6 +153,10 @@ void ComparisonSheet::chooseFirst() {
 void ComparisonSheet::arrived(std::vector<std::vector<int>> classes) {
   for (size_t m = 0; m < maps_.size(); ++m) {
     maps_[m].classes = std::move(classes[m]);
+    const Product* product = bench_.study().product(maps_[m].id.toStdString());
+    if (const auto codes = product == nullptr ? std::nullopt : book_.codesOf(*product))
+      for (int& code : maps_[m].classes)
+        if (const auto at = codes->find(code); at != codes->end()) code = at->second;
     try {
       maps_[m].judged = judge(maps_[m].classes);
     } catch (const std::exception&) {
@@ -199,7 +206,7 @@ void ComparisonSheet::showSide(const Side& side, const Map& map) {
     told += QString(" <span style='color:%1'>± %2 %</span>")
                 .arg(tokens().second.name(), decimal(50 * (a.overall.high - a.overall.low), 1));
   side.figure->setText(told);
-  side.matrix->set(map.judged->matrix, a, bench_.study().legend);
+  side.matrix->set(map.judged->matrix, a, book_.legend());
 }
 
 void ComparisonSheet::showVerdict(const Map& first, const Map& second) {
@@ -257,7 +264,7 @@ void ComparisonSheet::showClasses(const Judged& first, const Judged& second, con
   for (size_t i = 0; i < m.codes.size(); ++i) {
     const auto& codes = first.matrix.codes;
     const auto at = std::find(codes.begin(), codes.end(), m.codes[i]);
-    const auto* known = bench_.study().legend.find(m.codes[i]);
+    const auto* known = book_.legend().find(m.codes[i]);
     lines.push_back({q(m.names[i]), known != nullptr ? toQt(known->colour) : tokens().second,
                      at == codes.end()
                          ? std::nan("")

@@ -59,7 +59,7 @@ void ElsewherePart::refresh() {
 void ElsewherePart::look() {
   if (!parts_->isVisible()) return;
   listed_ = labelsInList(QGuiApplication::clipboard()->text().left(1 << 20).toStdString(),
-                         book_.labelling(), bench_.study().legend);
+                         book_.labelling(), book_.legend());
   const auto n = static_cast<qint64>(listed_.labels.size());
   paste_->setEnabled(n > 0);
   QString told = n == 0 ? txt("The clipboard holds no list of numbers and classes yet.")
@@ -77,7 +77,8 @@ void ElsewherePart::look() {
 
 void ElsewherePart::paste() {
   before_ = book_.labelling();
-  for (const auto& [id, code] : listed_.labels) book_.labelling().labelPoint(id, code, now());
+  for (const auto& [id, code] : listed_.labels)
+    book_.labelling().labelPoint(id, book_.labelOf(code), now());
   back_->show();
   const auto n = listed_.labels.size();
   book_.changed();

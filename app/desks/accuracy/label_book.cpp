@@ -1,6 +1,7 @@
 #include "desks/accuracy/label_book.h"
 
 #include "look/look.h"
+#include "study/change_behind.h"
 
 namespace zp {
 
@@ -44,8 +45,7 @@ bool LabelBook::load() {
     if (p->id != id_) startAfresh();
     if (p->id == id_ && !none()) {
       // Made again for a changed map: the labels in hand may be newer than those it began with.
-      file_.labelling = file_.labelling.onChangedMap(labels.labelling.points());
-      file_.strata = labels.strata;
+      file_ = onChangedMap(std::move(file_), std::move(labels));
       writeLabels(p->file, file_);
     } else {
       file_ = std::move(labels);
@@ -99,7 +99,7 @@ const Judged* LabelBook::judged() const {
 }
 
 Judged LabelBook::judge(const std::vector<DrawnPoint>& drawn, const ClassGroups& groups) const {
-  return zp::judge(bench_.study(), *product(), drawn, strata(), groups);
+  return zp::judge(bench_.study(), *product(), file_, drawn, groups);
 }
 
 Labelling& LabelBook::worked() {
@@ -121,19 +121,34 @@ void LabelBook::addSecond(const std::string& labeller, double share) {
   changed();
 }
 
-void LabelBook::dropSecond() {
-  file_.second.reset();
-  task_ = Task::Label;
-  changed();
-}
-
 std::optional<Agreement> LabelBook::agreement() const {
   if (!second() || !second()->labelling.closed()) return {};
   try {
-    return agreementOf(labelling(), *second(), bench_.study().legend);
+    return agreementOf(labelling(), *second(), legend());
   } catch (const std::exception&) {
     return {};  // no point that both labelled
   }
+}
+
+Legend LabelBook::keys() const {
+  Legend keys = bench_.study().legend;
+  if (file_.change) keys.addMissing(file_.change->classes());
+  return keys;
+}
+
+Label LabelBook::labelOfChange(int earlier, int later) {
+  return Label(file_.change->add({earlier, later}), 0, earlier, later);
+}
+
+QString LabelBook::className(int code) const {
+  const auto* c = legend().find(code);
+  return c != nullptr ? q(c->name) : code == 0 ? txt("no label") : txt("class %1").arg(code);
+}
+
+std::optional<std::map<int, int>> LabelBook::codesOf(const Product& map) {
+  const auto theirs = changeClassesOf(bench_.study(), map);
+  if (!ofChange() || !theirs || theirs->of() != file_.change->of()) return {};
+  return theirs->codesIn(*file_.change);
 }
 
 QString LabelBook::labellerName(int which) const {
@@ -142,10 +157,10 @@ QString LabelBook::labellerName(int which) const {
   return which == 1 ? txt("Labeller 1") : txt("Labeller 2");
 }
 
-void LabelBook::settle(int id, int code, const std::string& now) {
+void LabelBook::settle(int id, const Label& to, const std::string& now) {
   if (!file_.second) return;
   const QString both = txt("%1 and %2").arg(labellerName(1), labellerName(2));
-  zp::settle(file_.labelling, *file_.second, id, code, now, both.toStdString(),
+  zp::settle(file_.labelling, *file_.second, id, to, now, both.toStdString(),
              txt("settled between two labellers").toStdString());
   changed();
 }
@@ -193,6 +208,17 @@ bool LabelBook::drawnPerClass() const {
 
 void LabelBook::merge(int a, int b) {
   groups_.merge(a, b);
+  judged_.reset();
+  chooseAll();
+}
+
+void LabelBook::mergeChanges() {
+  groups_.clear();
+  std::vector<int> changed, stayed;
+  for (const auto& c : legend().classes)
+    (file_.change->stays(c.code) ? stayed : changed).push_back(c.code);
+  groups_.merge(changed, txt("Changed").toStdString());
+  groups_.merge(stayed, txt("As before").toStdString());
   judged_.reset();
   chooseAll();
 }

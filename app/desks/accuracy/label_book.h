@@ -34,12 +34,23 @@ class LabelBook : public QObject {
   void setLabeller(const std::string& name);
   const std::optional<SecondLabels>& second() const { return file_.second; }
   void addSecond(const std::string& labeller, double share);
-  /// What they said is gone with them.
-  void dropSecond();
   /// Of the two, once the second has finished.
   std::optional<Agreement> agreement() const;
   /// The class that both settled for at a point.
-  void settle(int id, int code, const std::string& now);
+  void settle(int id, const Label& to, const std::string& now);
+  /// The map is one of change: a label is a class of its earlier date and one of its later.
+  bool ofChange() const { return file_.change.has_value(); }
+  /// The classes of the map, which the labels are.
+  const Legend& legend() const { return file_.legend(bench_.study().legend); }
+  /// Those that have a key; of a map of change, the classes of its dates.
+  Legend keys() const;
+  Label labelOf(int code) const { return file_.labelOf(code); }
+  Label labelOfChange(int earlier, int later);
+  /// A class of the map or, of a map of change, of its dates, by name; a word for those unknown.
+  QString className(int code) const;
+  /// What the codes of another map are among those of the labels; none where it says something
+  /// else.
+  std::optional<std::map<int, int>> codesOf(const Product& map);
   /// Of the first (1) or second (2); a word for them where they gave no name.
   QString labellerName(int which) const;
   /// Pixels along the side of the square that a label is of: 1 or 3.
@@ -74,6 +85,8 @@ class LabelBook : public QObject {
   /// Classes counted as one.
   const ClassGroups& groups() const { return groups_; }
   void merge(int a, int b);
+  /// All changes as one and all that stayed as one; of a map of change.
+  void mergeChanges();
   void takeApart();
 
   /// The points alone that are shown: of a cell of the matrix (map, reference codes), or with one

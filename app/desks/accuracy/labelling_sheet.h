@@ -2,6 +2,7 @@
 #include "background/latest.h"
 #include "charts/chart.h"
 #include "desks/accuracy/label_book.h"
+#include "desks/accuracy/label_pictures.h"
 #include "desks/accuracy/late_change_strip.h"
 #include "desks/accuracy/pixel_curves.h"
 #include "desks/panel.h"
@@ -35,32 +36,41 @@ class LabellingSheet : public QWidget {
     MapView* view;
     QLabel* caption;
     QComboBox* picture;
-    double span = 300;  // map units across; set when the desk opens
     QString name;
+    double pixels = 30;  // of the map, across
+    double span = 300;   // the same in map units; set when the desk opens
   };
   QLayout* buildHead();
-  QLayout* buildPane(size_t i, const QString& name);
+  QLayout* buildPane(size_t i);
   QLayout* buildCurves();
   QLayout* buildHints();
+  void namePanes();
   void fillSeason();
   void fillPictures();
   void fillKeys();
+  std::string placeOfPicture(size_t pane) const;
   void showPanes(const ValidationPoint& point);
+  std::set<int> keysPressed(const ValidationPoint& point) const;
+  Place inView(const ValidationPoint& point) const;
+  std::optional<Place> pointAfter() const;
   void showProgress();
   QString tellOrder() const;
   QString tellLooking() const;
   QString tellSettling() const;
   QString tellMixed() const;
-  QString className(int code) const;
+  QString tellChange() const;
+  QString nameOfKey(int code) const;
   Place pixelCentre(Place place) const;
+  std::vector<Scene> scenesTold() const;
   void askCurves(Place place);
   void showCurves(const PixelCurves& curves);
   void setPicture(Pane& pane, int index);
   void label(int code);
+  void give(const Label& label);
   void labelled();
-  void settle(int code);
+  void settle(const Label& to);
   void mix();
-  void askWhy(int code);
+  void askWhy(const Label& to);
   void recordChange(const QString& who, const QString& why);
   void endChange();
   bool looking() const;
@@ -77,8 +87,8 @@ class LabellingSheet : public QWidget {
   LabelBook& book_;
   Latest curvesJob_;
   std::array<Pane, 3> panes_;
-  std::vector<Picture> pictures_;
-  QLabel *order_, *count_, *reflectanceTitle_;
+  std::vector<LabelPicture> pictures_;
+  QLabel *title_, *order_, *count_, *reflectanceTitle_;
   QComboBox* seasonOf_;
   std::vector<SeasonQuantity> quantities_;
   QProgressBar* bar_;
@@ -86,14 +96,18 @@ class LabellingSheet : public QWidget {
   QPlainTextEdit* note_;
   QHBoxLayout* keys_;
   QPushButton *unsure_, *mixed_, *close_;
-  QWidget* hints_;
+  QWidget *hints_, *mixedHint_;
   LateChangeStrip* late_;  // in place of the hints
-  int lateCode_ = 0;       // what a closed label is to become
+  Label lateLabel_;        // what a closed label is to become
   /// Of a mixed place: its first class is to come, or (a code) its second.
   static constexpr int kNotMixed = 0, kFirstToCome = -1;
   int mixing_ = kNotMixed;
+  int was_ = 0;  // of a change: the class that was here, while what is now is to come
+  bool half() const { return mixing_ != kNotMixed || was_ != 0; }
+  void dropHalf();
   std::set<int> open_;  // points to settle, by their ids
   Grid mapGrid_;        // of the map at stake; none when it went away
+  double pixel_ = 10;   // of it, in map units
   double zoom_ = 1;
   QElapsedTimer pace_;
   size_t paced_ = 0;

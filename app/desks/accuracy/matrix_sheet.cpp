@@ -75,7 +75,16 @@ QLayout* MatrixSheet::buildShows() {
     refresh();
     chooseWorst();
   });
+  changes_ = chip(txt("Changed or not"));
+  changes_->setObjectName("changedOrNot");
+  changes_->setToolTip(txt("All changes count as one, and so does all that is as before"));
+  connect(changes_, &QPushButton::clicked, this, [this](bool on) {
+    on ? book_.mergeChanges() : book_.takeApart();
+    refresh();
+    chooseWorst();
+  });
   chips->addSpacing(10);
+  chips->addWidget(changes_);
   chips->addWidget(either_);
   chips->addWidget(turned_);
   return chips;
@@ -214,6 +223,7 @@ void MatrixSheet::open() {
   showSide(0);
   either_->setVisible(book_.anyMixed());
   either_->setChecked(book_.either());
+  changes_->setVisible(book_.ofChange());
   const Judged* j = book_.judged();
   if (j == nullptr) {
     title_->setText(txt("There is no label yet"));
@@ -248,7 +258,7 @@ void MatrixSheet::setShow(MatrixView::Show show) {
 void MatrixSheet::refresh() {
   const Judged* j = book_.judged();
   if (j == nullptr) return;
-  view_->setMatrix(j->matrix, shown(), book_.groups().legend(bench_.study().legend));
+  view_->setMatrix(j->matrix, shown(), book_.groups().legend(book_.legend()));
   measures_->tell(*j, shown());
   tellAbout();
   tellGroups();
@@ -317,6 +327,7 @@ void MatrixSheet::takeApart() {
 
 void MatrixSheet::tellGroups() {
   const bool any = !book_.groups().none();
+  if (!any) changes_->setChecked(false);
   grouped_->setVisible(any);
   apart_->setVisible(any);
   if (!any) return;
@@ -331,7 +342,7 @@ void MatrixSheet::explain(int map, int reference) {
   if (book_.judged() == nullptr) return;
   const bool cell = map >= 0 && reference >= 0, mixed = cell && map != reference;
   merge_->setVisible(mixed);
-  why_->setVisible(!bench_.study().training.empty());
+  why_->setVisible(!bench_.study().training.empty() && !book_.ofChange());
   why_->setText(mixed ? txt("Their signatures") : txt("Its signature"));
   if (cell)
     explainCell(static_cast<size_t>(map), static_cast<size_t>(reference));

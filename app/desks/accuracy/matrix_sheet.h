@@ -63,7 +63,7 @@ class MatrixSheet : public QWidget {
   QPushButton *goodChip_, *whereChip_;
   ReportPart* report_;
   QButtonGroup* shows_;
-  QPushButton *turned_, *either_, *show_, *each_, *why_, *merge_, *apart_;
+  QPushButton *turned_, *either_, *changes_, *show_, *each_, *why_, *merge_, *apart_;
 };
 
 }  // namespace zp

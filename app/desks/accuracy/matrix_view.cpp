@@ -6,11 +6,13 @@
 namespace zp {
 namespace {
 
-constexpr int kNames = 122, kHead = 104, kFoot = 78;
+constexpr int kLeastNames = 122, kMostNames = 220, kHead = 104, kFoot = 78;
+constexpr int kLeastWidth = 42, kLeastHeight = 20;  // of a cell
 // Of the margin at the right: where its columns begin, and its width.
 constexpr int kBar = 62, kBarWidth = 62, kValue = 130, kInterval = 178, kError = 226,
               kMargins = 270;
-constexpr int kLine = 18;  // of the foot
+constexpr int kLine = 18;    // of the foot
+constexpr int kScroll = 10;  // for the bars, where not all fits
 
 QString limits(const Estimate& e) {
   return decimal(100 * e.low, 0) + "–" + decimal(100 * e.high, 0);
@@ -23,6 +25,12 @@ MatrixView::MatrixView(QWidget* parent) : QWidget(parent) {
   setAccessibleName(txt("Confusion matrix"));
   setFocusPolicy(Qt::StrongFocus);
   setMinimumSize(520, 320);
+  names_ = kLeastNames;
+  for (auto [bar, way] : {std::pair{&down_, Qt::Vertical}, {&across_, Qt::Horizontal}}) {
+    *bar = new QScrollBar(way, this);
+    (*bar)->hide();
+    connect(*bar, &QScrollBar::valueChanged, this, qOverload<>(&QWidget::update));
+  }
 }
 
 void MatrixView::setMatrix(const ConfusionMatrix& m, const Assessment& a, const Legend& legend) {
@@ -30,7 +38,66 @@ void MatrixView::setMatrix(const ConfusionMatrix& m, const Assessment& a, const 
   matrix_ = m;
   assessment_ = a;
   legend_ = legend;
+  const QFontMetrics metrics(textFont(9.5));
+  int widest = 0;
+  for (const auto& name : m.names) widest = std::max(widest, metrics.horizontalAdvance(q(name)));
+  names_ = std::clamp(widest + 28, kLeastNames, kMostNames);
+  fitBars();
   update();
+}
+
+/// From where a bar is, as many as there is room for.
+MatrixView::Shown MatrixView::shownBy(const QScrollBar& bar, int room) const {
+  const auto fit = static_cast<size_t>(std::clamp(room, 1, std::max(1, static_cast<int>(size()))));
+  const size_t first = std::min(static_cast<size_t>(bar.value()), size() - std::min(fit, size()));
+  return {first, std::min(size(), first + fit)};
+}
+
+MatrixView::Shown MatrixView::rows() const {
+  return shownBy(*down_, (height() - kHead - kFoot - kScroll) / kLeastHeight);
+}
+
+MatrixView::Shown MatrixView::columns() const {
+  return shownBy(*across_, (width() - names_ - kMargins - kScroll) / kLeastWidth);
+}
+
+/// There are bars only where not all fits.
+void MatrixView::fitBars() {
+  for (auto [bar, shown] : {std::pair{down_, rows()}, {across_, columns()}}) {
+    const auto room = static_cast<int>(shown.end - shown.first);
+    bar->setPageStep(room);
+    bar->setRange(0, static_cast<int>(size()) - room);
+    bar->setVisible(bar->maximum() > 0);
+  }
+  down_->setGeometry(width() - 8, kHead, 8, bottom() - kHead);
+  across_->setGeometry(names_, height() - 8, right() - names_, 8);
+}
+
+void MatrixView::resizeEvent(QResizeEvent*) {
+  // What was scrolled to may have come into sight: all that fits is shown.
+  down_->setValue(0);
+  across_->setValue(0);
+  fitBars();
+  bringIntoSight();
+}
+
+void MatrixView::wheelEvent(QWheelEvent* e) {
+  const bool sideways = e->modifiers().testFlag(Qt::ShiftModifier);
+  auto* bar = sideways ? across_ : down_;
+  const QPoint turned = e->angleDelta();
+  if (!bar->isVisible() || turned.isNull()) return e->ignore();
+  bar->setValue(bar->value() - (turned.y() != 0 ? turned.y() : turned.x()) / 40);
+}
+
+void MatrixView::bringIntoSight() {
+  const auto bring = [](QScrollBar* bar, const Shown& shown, int at) {
+    if (at == kWhole) return;
+    const int room = static_cast<int>(shown.end - shown.first);
+    bar->setValue(std::clamp(bar->value(), at - room + 1, at));
+  };
+  const auto [map, reference] = chosen_;
+  bring(down_, rows(), turned_ ? reference : map);
+  bring(across_, columns(), turned_ ? map : reference);
 }
 
 void MatrixView::setShow(Show show) {
@@ -40,6 +107,7 @@ void MatrixView::setShow(Show show) {
 
 void MatrixView::setTurned(bool turned) {
   turned_ = turned;
+  bringIntoSight();
   update();
 }
 
@@ -49,24 +117,30 @@ void MatrixView::setIntervals(bool on) {
 }
 
 int MatrixView::cellWidth() const {
-  return std::clamp((width() - kNames - kMargins) / std::max(1, static_cast<int>(size())), 30, 72);
+  return std::clamp((width() - names_ - kMargins - kScroll) / std::max(1, static_cast<int>(size())),
+                    kLeastWidth, 72);
 }
 
 int MatrixView::cellHeight() const {
-  return std::clamp((height() - kHead - kFoot) / std::max(1, static_cast<int>(size())), 20, 40);
+  return std::clamp((height() - kHead - kFoot - kScroll) / std::max(1, static_cast<int>(size())),
+                    kLeastHeight, 40);
 }
 
 int MatrixView::right() const {
-  return kNames + static_cast<int>(size()) * cellWidth();
+  const Shown shown = columns();
+  return names_ + static_cast<int>(shown.end - shown.first) * cellWidth();
 }
 
 int MatrixView::bottom() const {
-  return kHead + static_cast<int>(size()) * cellHeight();
+  const Shown shown = rows();
+  return kHead + static_cast<int>(shown.end - shown.first) * cellHeight();
 }
 
 QRect MatrixView::gridRect(size_t row, size_t column) const {
-  return QRect(kNames + static_cast<int>(column) * cellWidth(),
-               kHead + static_cast<int>(row) * cellHeight(), cellWidth() - 1, cellHeight() - 1);
+  const int down = static_cast<int>(row) - down_->value(),
+            across = static_cast<int>(column) - across_->value();
+  return QRect(names_ + across * cellWidth(), kHead + down * cellHeight(), cellWidth() - 1,
+               cellHeight() - 1);
 }
 
 QRect MatrixView::cellRect(size_t map, size_t reference) const {
@@ -75,12 +149,12 @@ QRect MatrixView::cellRect(size_t map, size_t reference) const {
 
 QRect MatrixView::rowNameRect(size_t row) const {
   const QRect first = gridRect(row, 0);
-  return QRect(0, first.top(), kNames - 4, first.height());
+  return QRect(0, first.top(), names_ - 4, first.height());
 }
 
 QRect MatrixView::columnNameRect(size_t column) const {
-  const QRect first = gridRect(0, column);
-  return QRect(first.left(), kHead - 40, first.width(), 38);
+  const QRect any = gridRect(0, column);
+  return QRect(any.left(), kHead - 40, any.width(), 38);
 }
 
 double MatrixView::share(size_t map, size_t reference) const {
@@ -135,7 +209,7 @@ void MatrixView::paintEvent(QPaintEvent*) {
   p.setRenderHint(QPainter::Antialiasing);
   if (size() == 0) return;
   paintHeads(p);
-  for (size_t r = 0; r < size(); ++r) {
+  for (size_t r = rows().first; r < rows().end; ++r) {
     paintRow(p, r);
     paintRowMargin(p, r);
   }
@@ -145,13 +219,13 @@ void MatrixView::paintEvent(QPaintEvent*) {
 
 /// Column heads, slanted, and those of the margins.
 void MatrixView::paintHeads(QPainter& p) const {
-  for (size_t c = 0; c < size(); ++c) {
+  for (size_t c = columns().first; c < columns().end; ++c) {
     p.save();
     p.translate(gridRect(0, c).center().x() - 2, kHead - 8);
     p.rotate(-45);
     p.setFont(textFont(9.5));
     p.setPen(tokens().text);
-    p.drawText(0, 0, p.fontMetrics().elidedText(q(matrix_.names[c]), Qt::ElideRight, 120));
+    p.drawText(0, 0, p.fontMetrics().elidedText(q(matrix_.names[c]), Qt::ElideMiddle, 120));
     p.restore();
   }
   p.setFont(textFont(9));
@@ -174,10 +248,10 @@ void MatrixView::paintRow(QPainter& p, size_t row) const {
   p.drawRoundedRect(QRectF(2, first.center().y() - 5, 11, 11), 2, 2);
   p.setPen(t.text);
   p.setFont(textFont(9.5));
-  p.drawText(QRect(21, first.top(), kNames - 26, first.height()), Qt::AlignVCenter,
-             p.fontMetrics().elidedText(q(matrix_.names[row]), Qt::ElideRight, kNames - 26));
+  p.drawText(QRect(21, first.top(), names_ - 26, first.height()), Qt::AlignVCenter,
+             p.fontMetrics().elidedText(q(matrix_.names[row]), Qt::ElideMiddle, names_ - 26));
   p.setFont(figureFont(9.5));
-  for (size_t c = 0; c < size(); ++c) {
+  for (size_t c = columns().first; c < columns().end; ++c) {
     const size_t i = turned_ ? c : row, j = turned_ ? row : c;
     const bool any = matrix_.counts[i][j] > 0;
     if (any) p.fillRect(gridRect(row, c), matrixTint(assessment_, i, j));
@@ -240,15 +314,12 @@ void MatrixView::paintFoot(QPainter& p) const {
   for (const auto& line : lines) {
     p.setFont(textFont(9));
     p.setPen(t.second);
-    p.drawText(QRect(0, y, kNames - 4, kLine), Qt::AlignVCenter, line.name);
+    p.drawText(QRect(0, y, names_ - 4, kLine), Qt::AlignVCenter, line.name);
     p.setFont(figureFont(cellWidth() < 44 ? 8 : 8.5));
     p.setPen(line.colour);
-    for (size_t c = 0; c < size(); ++c)
-      p.drawText(gridRect(0, c)
-                     .adjusted(-4, 0, 4, 0)
-                     .translated(0, y - kHead)
-                     .adjusted(0, 0, 0, kLine - cellHeight() + 1),
-                 Qt::AlignCenter, line.text(c));
+    for (size_t c = columns().first; c < columns().end; ++c)
+      p.drawText(QRect(gridRect(0, c).left() - 4, y, cellWidth() + 7, kLine), Qt::AlignCenter,
+                 line.text(c));
     y += kLine;
   }
 }
@@ -261,28 +332,35 @@ void MatrixView::paintChosen(QPainter& p) const {
   const QRect box =
       cellRect(first(i), first(j))
           .united(cellRect(i == kWhole ? last : first(i), j == kWhole ? last : first(j)));
+  p.setClipRect(QRect(QPoint(names_ - 3, kHead - 3), QPoint(right() + 2, bottom() + 2)));
   p.setBrush(Qt::NoBrush);
   p.setPen(QPen(tokens().text, 2));
   p.drawRect(box.adjusted(-1, -1, 1, 1));
+  p.setClipping(false);
 }
 
 void MatrixView::choose(int map, int reference) {
   const int last = static_cast<int>(size()) - 1;
   if (last < 0) return;
   chosen_ = {std::clamp(map, kWhole, last), std::clamp(reference, kWhole, last)};
+  bringIntoSight();
   update();
   Q_EMIT cellChosen(chosen_.first, chosen_.second);
 }
 
 void MatrixView::mousePressEvent(QMouseEvent* e) {
   const QPoint at = e->position().toPoint();
-  for (int r = 0; r < static_cast<int>(size()); ++r) {
-    const auto row = static_cast<size_t>(r);
+  for (size_t row = rows().first; row < rows().end; ++row) {
+    const int r = static_cast<int>(row);
     if (rowNameRect(row).contains(at)) return turned_ ? choose(kWhole, r) : choose(r, kWhole);
-    if (columnNameRect(row).contains(at)) return turned_ ? choose(r, kWhole) : choose(kWhole, r);
-    for (int c = 0; c < static_cast<int>(size()); ++c)
-      if (gridRect(row, static_cast<size_t>(c)).contains(at))
-        return turned_ ? choose(c, r) : choose(r, c);
+    for (size_t column = columns().first; column < columns().end; ++column) {
+      const int c = static_cast<int>(column);
+      if (gridRect(row, column).contains(at)) return turned_ ? choose(c, r) : choose(r, c);
+    }
+  }
+  for (size_t column = columns().first; column < columns().end; ++column) {
+    const int c = static_cast<int>(column);
+    if (columnNameRect(column).contains(at)) return turned_ ? choose(c, kWhole) : choose(kWhole, c);
   }
 }
 

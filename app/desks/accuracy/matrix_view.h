@@ -6,7 +6,8 @@
 namespace zp {
 
 /// The confusion matrix as a grid of tinted cells with its margins: how many points or how much of
-/// the area, and the accuracies with their intervals. Rows are the map, or when turned the
+/// the area, and the accuracies with their intervals; of many classes as many as there is room for,
+/// with the names and margins always in sight. Rows are the map, or when turned the
 /// reference; a cell is always told as (map, reference).
 class MatrixView : public QWidget {
   Q_OBJECT
@@ -22,6 +23,7 @@ class MatrixView : public QWidget {
   bool turned() const { return turned_; }
   /// Whether accuracies have intervals.
   void setIntervals(bool on);
+  /// Where it would be, of one that is scrolled out of sight.
   QRect cellRect(size_t map, size_t reference) const;
   /// Where a row's or column's name stands; clicked, all of it is chosen.
   QRect rowNameRect(size_t row) const;
@@ -38,8 +40,20 @@ class MatrixView : public QWidget {
   void paintEvent(QPaintEvent*) override;
   void mousePressEvent(QMouseEvent*) override;
   void keyPressEvent(QKeyEvent*) override;
+  void wheelEvent(QWheelEvent*) override;
+  void resizeEvent(QResizeEvent*) override;
 
  private:
+  /// The rows or columns that are in sight: the first, and one after the last.
+  struct Shown {
+    size_t first, end;
+    bool has(size_t at) const { return at >= first && at < end; }
+  };
+  Shown shownBy(const QScrollBar& bar, int room) const;
+  Shown rows() const;
+  Shown columns() const;
+  void fitBars();
+  void bringIntoSight();
   void paintHeads(QPainter& p) const;
   void paintRow(QPainter& p, size_t row) const;
   void paintRowMargin(QPainter& p, size_t row) const;
@@ -64,6 +78,8 @@ class MatrixView : public QWidget {
   Show show_ = Show::Counts;
   bool turned_ = false, intervals_ = true;
   QPair<int, int> chosen_{kWhole, kWhole};
+  int names_ = 0;  // pixels
+  QScrollBar *down_, *across_;
 };
 
 }  // namespace zp

@@ -49,6 +49,7 @@ MeasuresSide::MeasuresSide(Workbench& bench, LabelBook& book) : bench_(bench), b
   classTitle_ = sectionLabel("");
   classes_ = plainTable({txt("Class"), "F1", txt("mapped ha"), txt("estimated ha")});
   classes_->setObjectName("estimatedAreas");
+  classes_->setTextElideMode(Qt::ElideMiddle);
   classes_->setSelectionMode(QAbstractItemView::NoSelection);
   classes_->setFocusPolicy(Qt::NoFocus);
   auto* side = new QVBoxLayout(this);
@@ -160,18 +161,14 @@ void MeasuresSide::tellLateChanges() {
     lines << txt("%n labels were changed after the labelling was closed.",
                  "%n label was changed after the labelling was closed.",
                  static_cast<qint64>(changes.size()));
-  const auto name = [this](int code) {
-    const auto* known = bench_.study().legend.find(code);
-    return known != nullptr ? q(known->name) : txt("no label");
-  };
   const auto accuracyOf = [&](size_t change) {
     return decimal(100 * book_.judge(l.drawnBefore(change)).first().overall.value, 1);
   };
   for (size_t i = 0; i < changes.size(); ++i) {
     const LateChange& c = changes[i];
     lines << txt("%1, %2: %3 became %4, “%5”; overall accuracy %6 % before, %7 % after.")
-                 .arg(niceDate(c.when.substr(0, 10)), q(c.who), name(c.from), name(c.to), q(c.why),
-                      accuracyOf(i), accuracyOf(i + 1));
+                 .arg(niceDate(c.when.substr(0, 10)), q(c.who), book_.className(c.from),
+                      book_.className(c.to), q(c.why), accuracyOf(i), accuracyOf(i + 1));
   }
   tellIn(late_, lines.join("\n"));
 }
@@ -181,12 +178,16 @@ void MeasuresSide::fillClasses(const Judged& judged, const Assessment& shown) {
   classTitle_->setText(shown.weighted ? txt("Class by class, areas corrected for map errors")
                                       : txt("Class by class"));
   for (const int column : {2, 3}) classes_->setColumnHidden(column, !shown.weighted);
+  // Of a change one wants its area, and its name is long.
+  classes_->setColumnHidden(1, book_.ofChange() && shown.weighted);
   const auto mapped = book_.mappedAreas();
   const double whole = book_.wholeArea();
   classes_->setRowCount(static_cast<int>(m.codes.size()));
   for (int r = 0; r < classes_->rowCount(); ++r) {
     const auto i = static_cast<size_t>(r);
-    classes_->setItem(r, 0, classItem(bench_.study(), m.codes[i], m.names[i]));
+    auto* name = classItem(book_.groups().legend(book_.legend()), m.codes[i], m.names[i]);
+    name->setToolTip(q(m.names[i]));
+    classes_->setItem(r, 0, name);
     const Estimate& f1 = shown.f1[i];
     auto* figure = figureItem(std::isnan(f1.value) ? QString("–") : decimal(f1.value, 2));
     if (!std::isnan(f1.low) && book_.withoutInterval().empty())

@@ -67,8 +67,10 @@ QString OtherLabels::verdict(const Product& labels) const {
     return txt(
         "One of the two has no interval, as its points are no random sample; so they are "
         "not compared.");
+  if (file.change.has_value() != book_.ofChange())
+    return txt("One of the two is of a map of change, the other of classes.");
   const Estimate theirs =
-      judge(bench_.study(), labels, file.labelling.drawn(), file.strata).first().overall;
+      judge(bench_.study(), labels, file, file.labelling.drawn()).first().overall;
   const DifferenceTest test = differenceTest(theirs, *own);
   QString told =
       txt("Overall accuracy %1 by those, %2 by these: a difference of %3 points (95 % "

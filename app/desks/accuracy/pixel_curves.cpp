@@ -14,17 +14,16 @@
 namespace zp {
 namespace {
 
-void readReflectance(const Scene& scene, Place place, const std::string& crs, PixelCurves& c) {
-  c.reflectanceTitle =
-      txt("%1 by wavelength in nm, %2").arg(txt(titleOf(scene.state)), q(scene.name));
-  c.reflectanceTitle[0] = c.reflectanceTitle[0].toUpper();
+PixelCurves::Reflectance readReflectance(const Scene& scene, Place place, const std::string& crs) {
+  PixelCurves::Reflectance c{{}, {}, txt(titleOf(scene.state)), q(scene.name)};
   for (size_t b = 0; b < scene.bands.size(); ++b) {
     const double v = readBandAt({place}, crs, scene, b)[0];
     if (std::isnan(v)) continue;
     const double wavelength = scene.bands[b].wavelength;
     c.wavelengths << (wavelength > 0 ? wavelength : static_cast<double>(c.wavelengths.size() + 1));
-    c.reflectance << v;
+    c.values << v;
   }
+  return c;
 }
 
 /// A scene's value of a role; of radar in decibels.
@@ -86,10 +85,10 @@ std::vector<SeasonQuantity> seasonQuantities(const Study& study) {
   return all;
 }
 
-PixelCurves curvesAt(Place place, const std::string& crs, const std::optional<Scene>& scene,
+PixelCurves curvesAt(Place place, const std::string& crs, const std::vector<Scene>& scenes,
                      const std::optional<SeasonQuantity>& season) {
   PixelCurves c;
-  if (scene) readReflectance(*scene, place, crs, c);
+  for (const auto& scene : scenes) c.reflectances.push_back(readReflectance(scene, place, crs));
   if (season) readSeason(*season, place, crs, c);
   return c;
 }

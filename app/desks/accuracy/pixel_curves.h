@@ -22,12 +22,16 @@ std::vector<SeasonQuantity> seasonQuantities(const Study& study);
 
 /// What scenes have at the place of a point: its values by wavelength, and through the season.
 struct PixelCurves {
-  QVector<double> wavelengths, reflectance, days, season;
-  QString reflectanceTitle;
+  struct Reflectance {
+    QVector<double> wavelengths, values;
+    QString quantity, scene;  // what the values are, and whose
+  };
+  std::vector<Reflectance> reflectances;  // one a scene
+  QVector<double> days, season;
 };
 
 /// `place` in `crs`. For any thread. Error: a file that cannot be read.
-PixelCurves curvesAt(Place place, const std::string& crs, const std::optional<Scene>& scene,
+PixelCurves curvesAt(Place place, const std::string& crs, const std::vector<Scene>& scenes,
                      const std::optional<SeasonQuantity>& season);
 
 }  // namespace zp

@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include "base/error.h"
+#include "shell/product_face.h"
 
 namespace zp {
 namespace {
@@ -213,9 +214,10 @@ void PlanSheet::fillClasses(const Product& map) {
     return c["area_m2"].is_number() ? c["area_m2"].get<double>() : c["pixels"].get<double>();
   };
   for (const auto& c : list) whole += sizeOf(c);
+  const Legend legend = legendOfMap(map);
   for (const auto& c : list) {
     const int code = c["code"];
-    const auto* known = bench_.study().legend.find(code);
+    const auto* known = legend.find(code);
     const QString name = known != nullptr ? q(known->name) : q(c["name"].get<std::string>());
     const QColor colour = known != nullptr ? toQt(known->colour) : tokens().second;
     classes.push_back({code, name, colour, sizeOf(c) / whole, 0.9});

@@ -1,6 +1,7 @@
 #include "desks/accuracy/reference_part.h"
 
 #include "accuracy/reference_from.h"
+#include "study/change_behind.h"
 
 namespace zp {
 namespace {
@@ -82,13 +83,27 @@ void ReferencePart::refresh(const QString& points, const QString& map) {
   if (p != nullptr && p->step.value("do", "") == "import-table")
     from_->addItem(txt("stand in a column of the points"), keyOf(kColumn, p->id));
   for (auto one = s.products.rbegin(); one != s.products.rend(); ++one)
-    if (one->kind == ProductKind::ClassMap && q(one->id) != map)
+    if (one->kind == ProductKind::ClassMap && q(one->id) != map &&
+        (changeBehind(s, *one) != nullptr) == ofChange())
       from_->addItem(txt("are those of the map “%1”").arg(q(one->name)), keyOf(kMap, one->id));
   for (const auto& o : s.outlines)
     from_->addItem(txt("are those of the polygons “%1”").arg(q(o.name)), keyOf(kPolygons, o.id));
   if (const int at = from_->findData(before); at >= 0) from_->setCurrentIndex(at);
   fillFields();
   ask();
+}
+
+const Product* ReferencePart::mapAtStake() const {
+  return bench_.study().product(map_.toStdString());
+}
+
+bool ReferencePart::ofChange() const {
+  return mapAtStake() != nullptr && changeBehind(bench_.study(), *mapAtStake()) != nullptr;
+}
+
+Legend ReferencePart::legend() const {
+  if (!ofChange()) return bench_.study().legend;
+  return changeClassesOf(bench_.study(), *mapAtStake())->legend();
 }
 
 /// Of the points or the polygons.
@@ -140,19 +155,24 @@ void ReferencePart::ask() {
 
 /// Each with the class it is taken for.
 void ReferencePart::fillMatch(const Counted& said) {
-  const auto& legend = bench_.study().legend;
+  const Legend legend = this->legend();
   size_t points = 0;
   for (const auto& [cell, n] : said) points += n;
   const bool several = said.size() > kMostMatched;
   told_->setVisible(true);
+  // The pairs of another map of change are known without being told.
+  const bool known = ofChange() && choice() == kMap;
   told_->setText(said.empty() ? txt("Nothing stands there at any of the points.")
+                 : known      ? txt("It says what changed at %1 points.",
+                                    "It says what changed at %1 point.", static_cast<qint64>(points))
+                               .arg(grouped(points))
                  : several ? txt("%1 different things stand there; that is no column of classes.")
                                  .arg(grouped(said.size()))
                            : txt("At %1 points something stands there. What it is in the legend:",
                                  "At %1 point something stands there. What it is in the legend:",
                                  static_cast<qint64>(points))
                                  .arg(grouped(points)));
-  match_->setVisible(!said.empty() && !several);
+  match_->setVisible(!said.empty() && !several && !known);
   if (!match_->isVisibleTo(this)) return;
   match_->setRowCount(static_cast<int>(said.size()));
   int r = 0;

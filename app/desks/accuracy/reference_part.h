@@ -22,6 +22,9 @@ class ReferencePart : public QWidget {
   void trouble(const QString& sentence);
 
  private:
+  const Product* mapAtStake() const;
+  bool ofChange() const;
+  Legend legend() const;  // what the labels are to be of
   std::string choice() const;
   std::string id() const;
   void fillFields();

@@ -2,6 +2,7 @@
 
 #include "desks/accuracy/percent.h"
 #include "sampling/readings.h"
+#include "shell/product_face.h"
 
 namespace zp {
 namespace {
@@ -211,11 +212,13 @@ void ValidationPanel::showKnown() {
   if (!shown) warning_->hide();
   if (!shown) return known_.stop();
   const Json& classes = map->facts["classes"];
+  const Legend legend = legendOfMap(*map);
   knownTable_->setRowCount(static_cast<int>(classes.size()));
   for (int r = 0; r < knownTable_->rowCount(); ++r) {
     const Json& c = classes[static_cast<size_t>(r)];
     const Json& area = c["area_m2"];
-    knownTable_->setItem(r, 0, classItem(s, c["code"].get<int>(), c["name"].get<std::string>()));
+    knownTable_->setItem(r, 0,
+                         classItem(legend, c["code"].get<int>(), c["name"].get<std::string>()));
     knownTable_->setItem(
         r, 1, figureItem(area.is_number() ? areaText(area.get<double>()) : QString("–")));
     knownTable_->setItem(r, 2, figureItem("…"));
@@ -258,7 +261,7 @@ void ValidationPanel::showAccuracies() {
   table_->setRowCount(static_cast<int>(m.codes.size()));
   for (int r = 0; r < table_->rowCount(); ++r) {
     const auto i = static_cast<size_t>(r);
-    table_->setItem(r, 0, classItem(bench_.study(), m.codes[i], m.names[i]));
+    table_->setItem(r, 0, classItem(book_.legend(), m.codes[i], m.names[i]));
     table_->setItem(r, 1, figureItem(percent(j->first().users[i].value)));
     table_->setItem(r, 2, figureItem(percent(j->first().producers[i].value)));
   }
@@ -333,7 +336,7 @@ std::vector<ViewPoint> ValidationPanel::points() const {
     return out;
   }
   const auto colour = [&](int code) {
-    const auto* c = bench_.study().legend.find(code);
+    const auto* c = book_.legend().find(code);
     return c != nullptr ? toQt(c->colour) : QColor(Qt::white);
   };
   const bool told = !book_.blind();

@@ -1,5 +1,7 @@
 #include "desks/mapping/mapped_areas.h"
 
+#include "shell/product_face.h"
+
 namespace zp {
 
 MappedAreas::MappedAreas(Workbench& bench) : Panel(bench) {
@@ -39,9 +41,10 @@ void MappedAreas::refresh() {
   title_->setText(study.outOfDate(*p) ? txt("%1: out of date").arg(q(p->name)) : q(p->name));
   const Json& classes = p->facts["classes"];
   table_->setRowCount(static_cast<int>(classes.size()));
+  const Legend legend = legendOfMap(*p);
   int r = 0;
   for (const auto& c : classes) {
-    table_->setItem(r, 0, classItem(study, c["code"].get<int>(), c["name"].get<std::string>()));
+    table_->setItem(r, 0, classItem(legend, c["code"].get<int>(), c["name"].get<std::string>()));
     table_->setItem(r, 1, figureItem(grouped(c["pixels"].get<size_t>())));
     const double m2 = c["area_m2"].is_number() ? c["area_m2"].get<double>() : std::nan("");
     table_->setItem(r, 2, figureItem(areaText(m2)));

@@ -121,7 +121,7 @@ void NextPlaces::fill() {
     const auto* c = bench_.study().legend.find(at.code);
     table_->setItem(
         r, 0,
-        classItem(bench_.study(), at.code, c == nullptr ? txt("no class").toStdString() : c->name));
+        classItem(bench_.study().legend, at.code, c == nullptr ? txt("no class").toStdString() : c->name));
     table_->setItem(r, 1, figureItem(std::isnan(at.confidence) ? "–" : decimal(at.confidence, 2)));
     const auto* other = bench_.study().legend.find(at.other);
     table_->setItem(r++, 2,

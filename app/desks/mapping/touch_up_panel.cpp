@@ -204,7 +204,8 @@ void TouchUpPanel::fillList() {
   list_->setRowCount(static_cast<int>(all.size()));
   for (int r = 0; r < list_->rowCount(); ++r) {
     const auto& one = all[static_cast<size_t>(r)];
-    list_->setItem(r, 0, classItem(bench_.study(), one.code, className(one.code).toStdString()));
+    list_->setItem(r, 0,
+                   classItem(bench_.study().legend, one.code, className(one.code).toStdString()));
     list_->setItem(r, 1,
                    new QTableWidgetItem(one.only == 0 ? txt("any class") : className(one.only)));
   }

@@ -1,5 +1,7 @@
 #include "desks/sampling/class_points.h"
 
+#include "shell/product_face.h"
+
 namespace zp {
 
 ClassPoints::ClassPoints() : QTableWidget(0, 3) {
@@ -31,6 +33,7 @@ void ClassPoints::show(const Study& study, const Product* map) {
   if (!sameMap) numbers_.clear();
   of_ = of;
   const Json classes = map == nullptr ? Json::array() : map->facts.value("classes", Json::array());
+  const Legend legend = map == nullptr ? Legend() : legendOfMap(*map);
   double pixels = 0;
   for (const auto& c : classes) pixels += c.at("pixels").get<double>();
   setRowCount(0);
@@ -38,7 +41,7 @@ void ClassPoints::show(const Study& study, const Product* map) {
     if (c.at("pixels") == 0) continue;
     const int row = rowCount(), code = c.at("code");
     insertRow(row);
-    auto* name = classItem(study, code, c.at("name"));
+    auto* name = classItem(legend, code, c.at("name"));
     name->setData(Qt::UserRole, code);
     name->setFlags(Qt::ItemIsEnabled | Qt::ItemIsUserCheckable);
     name->setCheckState(without.count(code) > 0 ? Qt::Unchecked : Qt::Checked);

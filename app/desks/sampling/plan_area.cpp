@@ -1,5 +1,7 @@
 #include "desks/sampling/plan_area.h"
 
+#include "shell/product_face.h"
+
 namespace zp {
 namespace {
 
@@ -113,8 +115,9 @@ void PlanArea::fillClasses() {
   classRow_->setVisible(map != nullptr);
   if (map == nullptr) return;
   class_->addItem(txt("any class"), 0);
+  const Legend legend = legendOfMap(*map);
   for (const auto& c : map->facts.value("classes", Json::array())) {
-    const auto* known = bench_.study().legend.find(c.at("code"));
+    const auto* known = legend.find(c.at("code").get<int>());
     class_->addItem(swatch(known == nullptr ? tokens().second : toQt(known->colour)),
                     q(c.at("name").get<std::string>()), c.at("code").get<int>());
   }

@@ -150,7 +150,7 @@ void LegendPanel::fillRow(int r, const LegendClass& c) {
   const Study& study = bench_.study();
   const auto areas = std::count_if(study.training.begin(), study.training.end(),
                                    [&](const TrainingArea& a) { return a.code == c.code; });
-  auto* name = classItem(study, c.code, c.name);
+  auto* name = classItem(study.legend, c.code, c.name);
   name->setToolTip(txt("Code %1. %2").arg(c.code).arg(q(c.description)));
   table_->setItem(r, kClass, name);
   table_->setItem(r, kAreas, figureItem(areas > 0 ? QString::number(areas) : "–"));

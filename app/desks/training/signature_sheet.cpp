@@ -280,7 +280,7 @@ void SignatureSheet::fillClasses() {
     auto* word = new QTableWidgetItem(txt(wordOf(h.word)));
     word->setToolTip(sentenceOf(h.reason));
     word->setForeground(h.word == Health::Good ? tokens().second : tokens().warning);
-    classes_->setItem(r, 0, classItem(bench_.study(), c.code, c.name));
+    classes_->setItem(r, 0, classItem(bench_.study().legend, c.code, c.name));
     classes_->setItem(r, 1, figureItem(grouped(c.pixels)));
     classes_->setItem(r, 2, word);
     if (c.code == before || (r == 0 && classes_->currentRow() < 0)) classes_->selectRow(r);

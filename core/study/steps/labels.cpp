@@ -1,9 +1,10 @@
 #include <cmath>
 
-#include "accuracy/labelling.h"
+#include "accuracy/labels_file.h"
 #include "accuracy/reference_from.h"
 #include "base/error.h"
 #include "sampling/readings.h"
+#include "study/change_behind.h"
 #include "study/steps/step_run.h"
 
 namespace zp {
@@ -26,15 +27,45 @@ std::vector<std::string> saidElsewhere(StepRun& r, const Layer& points) {
   return said;
 }
 
-/// Labels from elsewhere; true when every point has one, so that there is nothing to label blind.
-bool labelBy(StepRun& r, const std::vector<std::string>& said,
-             std::vector<ValidationPoint>& points) {
-  if (said.empty()) return false;
+/// The class of each point that a map of change says which is not the one at stake: the same pair
+/// of classes has another code there.
+std::vector<int> codesByChange(StepRun& r, const std::vector<std::string>& said,
+                               LabelsFile& labels) {
+  const Product& reference = r.source("reference");
+  const auto theirs = changeClassesOf(r.study(), reference);
+  if (!theirs)
+    throw Error("“{}” is no map of change, so it does not say what changed.", reference.name);
+  const auto codes = theirs->codesIn(*labels.change);
+  std::vector<int> out;
+  for (const auto& code : said) {
+    const auto at = code.empty() ? codes.end() : codes.find(std::stoi(code));
+    out.push_back(at == codes.end() ? 0 : at->second);
+  }
+  return out;
+}
+
+/// Labels from elsewhere, in the order of the points.
+std::vector<int> codesElsewhere(StepRun& r, const Layer& points, LabelsFile& labels) {
+  const auto said = saidElsewhere(r, points);
+  if (labels.change && r.step().contains("reference")) return codesByChange(r, said, labels);
   const auto match = r.step().value("match", std::map<std::string, int>());
+  std::vector<int> codes;
+  for (const auto& cell : said)
+    codes.push_back(classSaid(cell, match, labels.legend(r.study().legend)));
+  return codes;
+}
+
+/// True when every point has a label, so that there is nothing to label blind.
+bool labelBy(StepRun& r, const std::vector<int>& codes, const LabelsFile& labels,
+             std::vector<ValidationPoint>& points) {
+  if (codes.empty()) return false;
   size_t without = 0;
   for (size_t i = 0; i < points.size(); ++i) {
-    points[i].reference = classSaid(said[i], match, r.study().legend);
-    without += points[i].reference == 0 ? 1 : 0;
+    const Label label = labels.labelOf(codes[i]);
+    points[i].reference = points[i].said = label.code;
+    points[i].earlier = label.earlier;
+    points[i].later = label.later;
+    without += label.code == 0 ? 1 : 0;
   }
   if (without == points.size())
     throw Error("Nothing that is said at the points is a class of the legend, by name or code.");
@@ -77,29 +108,14 @@ std::map<int, double> setStrata(StepRun& r, const Product& points, const Layer& 
   return areas;
 }
 
-/// As they were, of points that have the map's classes of now.
-LabelsFile onChangedMap(LabelsFile labels, const std::vector<ValidationPoint>& points) {
-  labels.labelling = labels.labelling.onChangedMap(points);
-  return labels;
-}
-
-/// Shuffled for the first time, or with the labels given before. Those keep the strata that their
-/// points were drawn in then.
-LabelsFile labelsOf(StepRun& r, const Product& source, const Layer& layer,
-                    std::vector<ValidationPoint> points) {
-  if (r.again() != nullptr) return onChangedMap(readLabels(r.again()->file), points);
+/// With the labels given before, if there are any: those keep the strata that their points were
+/// drawn in then.
+LabelsFile withThoseBefore(StepRun& r, LabelsFile fresh) {
+  if (r.again() != nullptr) return onChangedMap(readLabels(r.again()->file), std::move(fresh));
   const auto given = r.step().find("given");
-  if (given == r.step().end()) {
-    const auto strata = setStrata(r, source, layer, points);
-    LabelsFile labels{Labelling(std::move(points), r.step().at("seed")), layer.crs, strata};
-    labels.block = r.step().value("block", 1);
-    return labels;
-  }
+  if (given == r.step().end()) return fresh;
   try {
-    LabelsFile labels = labelsFrom(*given);
-    if (labels.strata.empty()) labels.strata = setStrata(r, source, layer, points);
-    labels = onChangedMap(std::move(labels), points);
-    labels.crs = layer.crs;
+    LabelsFile labels = onChangedMap(labelsFrom(*given), std::move(fresh));
     r.product.step.erase("given");  // they are in the file from now on
     return labels;
   } catch (const Json::exception&) {
@@ -111,13 +127,19 @@ Product runLabels(StepRun& r) {
   const auto &points = r.source("points"), &map = r.source("map");
   const Layer layer = readLayer(points.file.string());
   auto all = pointsOn(layer, map);
-  if (const int block = r.step().value("block", 1); block != 1 && block != 3)
-    throw Error("A label is of 1 pixel or of a block of 3 x 3; {} is neither.", block);
+  LabelsFile fresh;
+  fresh.crs = layer.crs;
+  fresh.block = r.step().value("block", 1);
+  if (fresh.block != 1 && fresh.block != 3)
+    throw Error("A label is of 1 pixel or of a block of 3 x 3; {} is neither.", fresh.block);
   // Into a file of its own: labels may be given to the old one until this one takes its place.
   r.begin(ProductKind::Labels, ".json", true);
   r.product.facts = {{"points", all.size()}};
-  const bool complete = labelBy(r, saidElsewhere(r, layer), all);
-  LabelsFile labels = labelsOf(r, points, layer, std::move(all));
+  fresh.change = changeClassesOf(r.study(), map);
+  const bool complete = labelBy(r, codesElsewhere(r, layer, fresh), fresh, all);
+  fresh.strata = setStrata(r, points, layer, all);
+  fresh.labelling = Labelling(std::move(all), r.step().at("seed"));
+  LabelsFile labels = withThoseBefore(r, std::move(fresh));
   if (complete) labels.labelling.close("");
   writeLabels(r.temporary, labels);
   return r.finish();
