@@ -1,5 +1,5 @@
-// zpatch: the headless command. Calls live in calls/, one a file; here are the exit codes, the signals, the
-// progress bar and the printing.
+// zpatch: the headless command. Calls live in calls/, one a file; here are the exit codes, the
+// signals, the progress bar and the printing.
 #include <fmt/format.h>
 #include <oneapi/tbb/global_control.h>
 #include <signal.h>

@@ -37,8 +37,31 @@ std::vector<int> StrataArguments::drawnIn(const Table& table, const std::string&
   return strata_;
 }
 
-Json told(const ConfusionMatrix& m, const Assessment& counts,
-          const std::optional<Assessment>& weighted, double whole) {
+Assessed assessed(const std::vector<DrawnPoint>& points, const Legend& legend,
+                  const std::map<int, double>& areas) {
+  std::vector<MapAndReference> pairs;
+  for (const auto& p : points) pairs.push_back({p.mapped, p.reference});
+  const auto matrix = confusionMatrix(pairs, legend);
+  Assessed out{matrix, assessCounts(matrix)};
+  for (const auto& [code, area] : areas) out.whole += area;
+  if (!areas.empty()) out.weighted = assessByStrata(matrix, points, areas);
+  return out;
+}
+
+Assessed assessed(const Table& table, const std::string& mapped, const std::string& reference,
+                  const StrataArguments& strata, const Progress& progress) {
+  const auto pairs = pairsFrom(table, mapped, reference);
+  const auto drawnIn =
+      strata.given() ? strata.drawnIn(table, mapped) : std::vector<int>(pairs.size());
+  std::vector<DrawnPoint> points;
+  for (size_t i = 0; i < pairs.size(); ++i)
+    points.push_back({drawnIn[i], pairs[i].mapped, pairs[i].reference});
+  return assessed(points, strata.legend(),
+                  strata.given() ? strata.areas(progress) : std::map<int, double>{});
+}
+
+Json told(const Assessed& assessed) {
+  const auto& [m, counts, weighted, whole] = assessed;
   Json json = toJson(m);
   json.update(toJson(counts));
   if (!weighted) return json;

@@ -18,8 +18,20 @@ struct StrataArguments {
   std::vector<int> drawnIn(const Table& table, const std::string& mapped) const;
 };
 
-/// What an assessment says, with the areas of the classes on the ground where it is weighted.
-Json told(const ConfusionMatrix& m, const Assessment& counts,
-          const std::optional<Assessment>& weighted, double whole);
+/// A map judged by points, or by a matrix.
+struct Assessed {
+  ConfusionMatrix matrix;
+  Assessment counts;
+  std::optional<Assessment> weighted = {};
+  double whole = 0;  // square metres of all strata
+  const Assessment& first() const { return weighted ? *weighted : counts; }
+};
+Assessed assessed(const std::vector<DrawnPoint>& points, const Legend& legend,
+                  const std::map<int, double>& areas);
+/// Of the points of a table; `mapped`, `reference`: its fields.
+Assessed assessed(const Table& table, const std::string& mapped, const std::string& reference,
+                  const StrataArguments& strata, const Progress& progress);
+/// What it says, with the areas of the classes on the ground where it is weighted.
+Json told(const Assessed& assessed);
 
 }  // namespace zp

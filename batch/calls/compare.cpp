@@ -9,6 +9,8 @@ struct CompareArguments {
   std::string table, reference;
   std::vector<std::string> mapped;
   StrataArguments strata;
+  std::string other;  // table of other points
+  StrataArguments otherStrata;
 };
 
 Json toJson(const McNemar& t) {
@@ -19,20 +21,7 @@ Json toJson(const McNemar& t) {
           {"exact", t.exact}};
 }
 
-/// One of the two maps, by the points that both and the reference speak of.
-Json oneMap(const std::vector<DrawnPoint>& points, const Legend& legend,
-            const std::map<int, double>& areas) {
-  std::vector<MapAndReference> pairs;
-  for (const auto& p : points) pairs.push_back({p.mapped, p.reference});
-  const auto m = confusionMatrix(pairs, legend);
-  std::optional<Assessment> weighted;
-  double whole = 0;
-  for (const auto& [code, area] : areas) whole += area;
-  if (!areas.empty()) weighted = assessByStrata(m, points, areas);
-  return told(m, assessCounts(m), weighted, whole);
-}
-
-Json runCompare(const CompareArguments& a, const Progress& progress) {
+Json samePoints(const CompareArguments& a, const Progress& progress) {
   const Table table = readTable(a.table);
   const auto first = pairsFrom(table, a.mapped[0], a.reference),
              second = pairsFrom(table, a.mapped[1], a.reference);
@@ -52,8 +41,8 @@ Json runCompare(const CompareArguments& a, const Progress& progress) {
     ofSecond.push_back({drawnIn[i], second[i].mapped, first[i].reference});
   }
   const Comparison c = compare(points, areas);
-  Json json = {{"a", oneMap(ofFirst, a.strata.legend(), areas)},
-               {"b", oneMap(ofSecond, a.strata.legend(), areas)},
+  Json json = {{"a", told(assessed(ofFirst, a.strata.legend(), areas))},
+               {"b", told(assessed(ofSecond, a.strata.legend(), areas))},
                {"mcnemar", toJson(c.all)},
                {"difference", c.difference.value},
                {"difference_interval", {c.difference.low, c.difference.high}},
@@ -69,25 +58,53 @@ Json runCompare(const CompareArguments& a, const Progress& progress) {
   return json;
 }
 
+/// Each map at points of its own.
+Json otherPoints(const CompareArguments& a, const Progress& progress) {
+  const Assessed first = assessed(readTable(a.table), a.mapped.front(), a.reference, a.strata,
+                                  progress.part(0, 0.5)),
+                 second = assessed(readTable(a.other), a.mapped.back(), a.reference, a.otherStrata,
+                                   progress.part(0.5, 1));
+  const DifferenceTest test = differenceTest(first.first().overall, second.first().overall);
+  return {{"a", told(first)},
+          {"b", told(second)},
+          {"difference", test.difference.value},
+          {"difference_interval", {number(test.difference.low), number(test.difference.high)}},
+          {"z", number(test.z)},
+          {"p_value", number(test.p)},
+          {"weighted", first.weighted && second.weighted}};
+}
+
 }  // namespace
 
 namespace calls {
 
 Call compare(CLI::App& app) {
-  auto* call = app.add_subcommand("compare", "Which of two maps is better, at the same points");
+  auto* call =
+      app.add_subcommand("compare", "Which of two maps is better, at the same points or at others");
   auto a = std::make_shared<CompareArguments>();
   call->add_option("TABLE", a->table, "A CSV or vector layer")->required();
   call->add_option("--reference", a->reference, "Field with the reference label")->required();
-  call->add_option("--mapped", a->mapped, "Field with the class of a map, given twice")
+  call->add_option("--mapped", a->mapped,
+                   "Field with the class of a map, given twice; once "
+                   "where both tables have it under that name")
       ->required()
       ->expected(1)
       ->take_all();
   a->strata.addTo(*call, "that of the first --mapped");
+  auto* other = call->add_option("--other-points", a->other,
+                                 "A second table: the points that the second map is judged by");
+  call->add_option("--other-strata", a->otherStrata.strata,
+                   "Class map that those were drawn on, to weight by area")
+      ->needs(other);
   call->callback([a] {
-    if (a->mapped.size() != 2)
+    if (a->mapped.size() != 2 && (a->other.empty() || a->mapped.size() != 1))
       throw CLI::ValidationError("--mapped", "give it twice, once for each map");
+    if (!a->other.empty() && a->strata.given() != a->otherStrata.given())
+      throw CLI::ValidationError("--other-strata", "weight both by area or none of the two");
   });
-  return {call, [a](const Progress& progress) { return runCompare(*a, progress); }};
+  return {call, [a](const Progress& progress) {
+            return a->other.empty() ? samePoints(*a, progress) : otherPoints(*a, progress);
+          }};
 }
 
 }  // namespace calls

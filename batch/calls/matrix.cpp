@@ -19,32 +19,9 @@ struct MatrixArguments {
   OutputArguments output;
 };
 
-struct Assessed {
-  ConfusionMatrix matrix;
-  Assessment counts;
-  std::optional<Assessment> weighted;
-  double whole = 0;
-};
-
-Assessed ofPoints(const MatrixArguments& a, const Progress& progress) {
-  const Table table = readTable(a.table);
-  const auto pairs = pairsFrom(table, a.mapped, a.reference);
-  Assessed out{confusionMatrix(pairs, a.strata.legend()), {}, {}};
-  out.counts = assessCounts(out.matrix);
-  if (!a.strata.given()) return out;
-  const auto areas = a.strata.areas(progress);
-  for (const auto& [code, area] : areas) out.whole += area;
-  const auto drawnIn = a.strata.drawnIn(table, a.mapped);
-  std::vector<DrawnPoint> points;
-  for (size_t i = 0; i < pairs.size(); ++i)
-    points.push_back({drawnIn[i], pairs[i].mapped, pairs[i].reference});
-  out.weighted = assessByStrata(out.matrix, points, areas);
-  return out;
-}
-
 Assessed ofCounts(const MatrixArguments& a) {
   const TypedMatrix typed = typedMatrix(textOfFile(a.table, kMostText), a.columnsAreMap);
-  Assessed out{typed.matrix, assessCounts(typed.matrix), {}};
+  Assessed out{typed.matrix, assessCounts(typed.matrix)};
   for (const auto& [code, area] : typed.areas) out.whole += area;
   if (!typed.areas.empty()) out.weighted = assess(typed);
   return out;
@@ -54,13 +31,14 @@ Json runMatrix(const MatrixArguments& a, const Progress& progress) {
   Outputs outputs(a.output.replace);
   fs::path temporary;
   if (!a.output.out.empty()) temporary = outputs.add(a.output.out, {fileOfLayer(a.table)});
-  const Assessed found = a.counts ? ofCounts(a) : ofPoints(a, progress);
+  const Assessed found =
+      a.counts ? ofCounts(a)
+               : assessed(readTable(a.table), a.mapped, a.reference, a.strata, progress);
   if (!temporary.empty()) {
-    const Assessment& shown = found.weighted ? *found.weighted : found.counts;
-    writeFileAtomically(temporary, toCsv(toTable(found.matrix, shown, {a.turned, true})));
+    writeFileAtomically(temporary, toCsv(toTable(found.matrix, found.first(), {a.turned, true})));
     outputs.commit();
   }
-  Json json = told(found.matrix, found.counts, found.weighted, found.whole);
+  Json json = told(found);
   json["outputs"] = names(outputs);
   return json;
 }

@@ -29,7 +29,7 @@ Json runReport(const ReportArguments& a, const Progress& progress) {
   std::optional<Assessment> weighted;
   if (report.assessment.weighted) weighted = report.assessment;
   Json json{{"title", report.title}};
-  json.update(told(report.matrix, report.counts, weighted, report.wholeArea));
+  json.update(told(Assessed{report.matrix, report.counts, weighted, report.wholeArea}));
   Json outputs = Json::array();
   for (const auto* file : {&a.out, &a.pdf, &a.matrix, &a.points, &a.sheet})
     if (!file->empty()) outputs.push_back(*file);

@@ -83,10 +83,20 @@ Comparison compare(const std::vector<ComparedPoint>& points, const std::map<int,
   return c;
 }
 
+namespace {
+
+/// Half the interval is 1.96 errors wide.
+double errorOf(const Estimate& e) {
+  return e.error == 0 ? (e.high - e.low) / 2 / gsl_cdf_ugaussian_Pinv(0.975) : e.error;
+}
+
+}  // namespace
+
 DifferenceTest differenceTest(const Estimate& first, const Estimate& second) {
   DifferenceTest test{differenceOf(first, second), kNone, kNone};
-  if (test.difference.error > 0) {
-    test.z = test.difference.value / test.difference.error;
+  const double error = std::hypot(errorOf(first), errorOf(second));
+  if (error > 0) {
+    test.z = test.difference.value / error;
     test.p = 2 * gsl_cdf_ugaussian_Q(std::abs(test.z));
   }
   return test;

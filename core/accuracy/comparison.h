@@ -37,10 +37,11 @@ Comparison compare(const std::vector<ComparedPoint>& points,
                    const std::map<int, double>& sizes = {});
 
 /// Two accuracies of different points, second less first, with the interval of both put together
-/// (of counts that is Newcombe 1998, method 10) and a two-sided test by their standard errors.
+/// (of counts that is Newcombe 1998, method 10) and a two-sided test by their standard errors. An
+/// accuracy of 0 or 1 has none; in its place stands what its interval tells of it.
 struct DifferenceTest {
   Estimate difference;
-  double z = 0, p = 1;  // NaN where an error is not defined or both are 0
+  double z = 0, p = 1;  // NaN where an error is not defined
 };
 DifferenceTest differenceTest(const Estimate& first, const Estimate& second);
 

@@ -27,8 +27,10 @@ class ChangeDesk : public RealWindow {
              {"count", 1},
              {"seed", 3},
              {"name", "Points of change"}});
+    runStep({{"do", "tidy"}, {"map", id(1)}, {"majority", 3}, {"name", "Cover, tidied"}});
     d().stage(5);
-    choose("accuracyMap", "Change");
+    // Not the newest map, but that which the points were drawn over.
+    EXPECT_TRUE(d().find<QComboBox>("accuracyMap")->currentText().startsWith("Change"));
     startLabelling();
   }
   std::string id(size_t product) { return s().products[product].id; }

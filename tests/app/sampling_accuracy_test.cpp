@@ -398,6 +398,8 @@ TEST_F(AccuracyDeskWindow, AnotherLabellingOfTheSamePointsStartsEmptyAndKeepsThe
             "the new labelling");
   EXPECT_NE(s().newest(ProductKind::Labels)->file, first);
   EXPECT_EQ(readLabels(first).labelling.labelled(), 36u);
+  const auto& products = s().products;
+  EXPECT_EQ(products.back().name, products[products.size() - 2].name + " 2");
 }
 
 TEST_F(AccuracyDeskWindow, PointsInTrainingAreasAreToldOf) {

@@ -58,6 +58,40 @@ TEST_F(ZpatchAccuracy, WeighsByTheMapThatThePointsWereDrawnOn) {
   EXPECT_EQ(json()["weighted"]["overall"], j["b"]["weighted"]["overall"]);
 }
 
+TEST_F(ZpatchAccuracy, ComparesTwoMapsAtPointsOfTheirOwn) {
+  std::ofstream other(folder_ / "o.csv");
+  other << "ref,b,drawn\n";
+  for (int i = 0; i < 40; ++i) {
+    const int code = i % 3 + 1;
+    other << code << "," << (i < 30 ? code : code % 3 + 1) << "," << code << "\n";
+  }
+  other.close();
+  ASSERT_EQ(run("compare p.csv --reference ref --mapped a --mapped b --other-points o.csv --json"),
+            0)
+      << err();
+  Json j = json();
+  EXPECT_NEAR(j["a"]["overall"].get<double>(), 5.0 / 7, 1e-12);  // all that a speaks of
+  EXPECT_NEAR(j["b"]["overall"].get<double>(), 0.75, 1e-12);
+  EXPECT_NEAR(j["difference"].get<double>(), 0.75 - 5.0 / 7, 1e-12);
+  EXPECT_LT(j["difference_interval"][0].get<double>(), 0);
+  EXPECT_GT(j["p_value"].get<double>(), 0.5);
+  EXPECT_EQ(j["weighted"], false);
+  EXPECT_FALSE(j.contains("mcnemar"));  // that is of the same points
+  ASSERT_EQ(run("compare p.csv --reference ref --mapped b --other-points o.csv --strata map.tif "
+                "--stratum drawn --other-strata map.tif --json"),
+            0)
+      << err();
+  EXPECT_EQ(json()["weighted"], true);
+  EXPECT_NEAR(json()["difference"].get<double>(),
+              json()["b"]["weighted"]["overall"].get<double>() -
+                  json()["a"]["weighted"]["overall"].get<double>(),
+              1e-12);
+  EXPECT_EQ(run("compare p.csv --reference ref --mapped b --other-points o.csv --strata map.tif"),
+            2);
+  EXPECT_EQ(run("compare p.csv --reference ref --mapped b --other-points none.csv"), 1);
+  EXPECT_EQ(run("compare p.csv --reference ref --mapped a --mapped b --other-strata map.tif"), 2);
+}
+
 TEST_F(ZpatchAccuracy, TheTurnedMatrixIsTheSameTurned) {
   ASSERT_EQ(run("matrix p.csv --reference ref --mapped a --out m.csv"), 0) << err();
   ASSERT_EQ(run("matrix p.csv --reference ref --mapped a --turned --out t.csv"), 0) << err();

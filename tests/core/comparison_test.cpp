@@ -39,7 +39,14 @@ TEST(DifferenceTest, APublishedExample) {
   EXPECT_NEAR(t.difference.high, 0.3339, 5e-5);
   EXPECT_NEAR(t.z, 0.2 / std::sqrt(0.8 * 0.2 / 70 + 0.6 * 0.4 / 80), 1e-12);
   EXPECT_LT(t.p, 0.01);
-  EXPECT_TRUE(std::isnan(differenceTest(wilson(9, 9), wilson(7, 7)).p));
+  EXPECT_EQ(differenceTest(wilson(9, 9), wilson(7, 7)).p, 1);
+  // That all of few points are right is no certainty: by the other's error alone z would be 2.2.
+  const auto few = differenceTest(wilson(14, 20), wilson(4, 4));
+  EXPECT_GT(few.p, 0.05);
+  EXPECT_LT(differenceTest(wilson(10, 20), wilson(80, 80)).p, 0.001);
+  Estimate single = wilson(4, 5);
+  single.error = std::nan("");
+  EXPECT_TRUE(std::isnan(differenceTest(single, wilson(7, 9)).p));
 }
 
 TEST(Compare, CountsByHand) {

@@ -86,6 +86,7 @@ void ValidationPanel::buildChoices() {
     bench_.setPlace("labeller", who_->text().trimmed().toStdString());
     if (!book_.none()) book_.setLabeller(who_->text().trimmed().toStdString());
   });
+  connect(points_, &QComboBox::activated, this, &ValidationPanel::chooseTheirMap);
   for (auto* choice : {map_, points_})
     connect(choice, &QComboBox::activated, this, &ValidationPanel::showReference);
   for (auto* choice : {map_, points_})
@@ -136,7 +137,16 @@ void ValidationPanel::refresh() {
   showAccuracies();
 }
 
+/// Points that were drawn over a map are there to test it.
+void ValidationPanel::chooseTheirMap() {
+  const Product* points = bench_.study().product(points_->currentData().toString().toStdString());
+  if (points == nullptr || !points->step.is_object()) return;
+  if (const int at = map_->findData(q(points->step.value("over", ""))); at >= 0)
+    map_->setCurrentIndex(at);
+}
+
 void ValidationPanel::fillChoices() {
+  const bool first = map_->count() == 0 || points_->count() == 0;
   const auto& products = bench_.study().products;
   for (auto [choice, kind] :
        {std::pair{map_, ProductKind::ClassMap}, {points_, ProductKind::Points}}) {
@@ -146,6 +156,7 @@ void ValidationPanel::fillChoices() {
       if (p->kind == kind) choice->addItem(q(p->name), q(p->id));
     if (const int at = choice->findData(before); at >= 0) choice->setCurrentIndex(at);
   }
+  if (first) chooseTheirMap();
 }
 
 /// Where the labels are to come from, before there are any.
@@ -288,12 +299,24 @@ QString ValidationPanel::action() const {
   return left > 0 ? txt("Go on labelling (%1 left)").arg(left) : txt("Look over and close");
 }
 
+/// Labels of the same points are told apart by a number.
+QString ValidationPanel::freeName() const {
+  std::set<std::string> taken;
+  for (const auto& p : bench_.study().products) taken.insert(p.name);
+  const QString name = txt("Labels of %1").arg(points_->currentText());
+  for (int n = 2; taken.count(name.toStdString()) > 0; ++n)
+    if (const QString next = QString("%1 %2").arg(name).arg(n);
+        taken.count(next.toStdString()) == 0)
+      return next;
+  return name;
+}
+
 Json ValidationPanel::step() const {
   Json step{{"do", "labels"},
             {"points", points_->currentData().toString().toStdString()},
             {"map", map_->currentData().toString().toStdString()},
             {"seed", seed_->value()},
-            {"name", txt("Labels of %1").arg(points_->currentText()).toStdString()}};
+            {"name", freeName().toStdString()}};
   if (const int block = block_->currentData().toInt(); block != 1) step["block"] = block;
   reference_->addTo(step);
   return step;

@@ -39,6 +39,8 @@ class ValidationPanel : public Panel {
   void buildChoices();
   void buildTables();
   void fillChoices();
+  void chooseTheirMap();
+  QString freeName() const;
   void showReference();
   void showOrder();
   void showKnown();
