@@ -165,10 +165,18 @@ QLayout* LabellingSheet::buildHints() {
   return hints;
 }
 
-bool LabellingSheet::ready() const {
+bool LabellingSheet::painted() const {
   return std::all_of(panes_.begin(), panes_.end(),
-                     [](const Pane& p) { return p.view->complete(); }) &&
-         !curvesJob_.pending();
+                     [](const Pane& p) { return p.view->complete(); });
+}
+
+bool LabellingSheet::ready() const {
+  return painted() && !curvesJob_.pending();
+}
+
+bool LabellingSheet::readAhead() const {
+  return ready() &&
+         std::all_of(panes_.begin(), panes_.end(), [](const Pane& p) { return p.tiles->idle(); });
 }
 
 void LabellingSheet::open() {

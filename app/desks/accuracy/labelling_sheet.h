@@ -19,7 +19,9 @@ class LabellingSheet : public QWidget {
   void open();
   /// The current point again.
   void showPoint();
-  bool ready() const;  // all three pictures are painted
+  bool painted() const;    // all three pictures are
+  bool ready() const;      // and the curves are there
+  bool readAhead() const;  // and the pictures of the next point
 
  Q_SIGNALS:
   void leaveAsked();
