@@ -8,6 +8,7 @@
 #include "shell/application.h"
 #include "shell/facts.h"
 #include "shell/product_face.h"
+#include "shell/second_click.h"
 
 namespace zp {
 
@@ -128,6 +129,7 @@ void MainWindow::buildMiddle() {
   pages_->addWidget(plan_);
   pages_->addWidget(comparison_);
   pages_->addWidget(typed_);
+  connect(pages_, &QStackedWidget::currentChanged, new SecondClick(this), &SecondClick::opened);
   auto* whole = new QWidget;
   auto* layout = tight<QVBoxLayout>(whole);
   layout->addWidget(trail_);

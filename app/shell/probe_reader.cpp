@@ -42,8 +42,7 @@ ProbeAnswer::Value ProbeReader::valueOf(const Picture& p, const ProbeQuestion& a
     case Picture::Kind::Index:
       return {p.title, figure(readAt(asked.place, asked.crs, p.file, 1, open_)), {}};
     case Picture::Kind::Formula: {
-      const auto values =
-          featuresAt(p.key, p.scope, {formulaFeature(p.formula, p.scope)}, asked);
+      const auto values = featuresAt(p.key, p.scope, {formulaFeature(p.formula, p.scope)}, asked);
       return {p.title, figure(values.empty() ? NAN : static_cast<double>(values[0])), {}};
     }
     default:

@@ -19,8 +19,10 @@ void writePdf(const std::string& html, const fs::path& pdf, const Progress& prog
       throw Error(
           "A PDF needs the program weasyprint, which is not installed; leave the PDF out (the HTML "
           "file says the same), or install it.");
-  } catch (...) {
+  } catch (const std::exception& e) {
     fs::remove(page);
+    if (std::string(e.what()).find("No space left on device") != std::string::npos)
+      throw Error("The PDF could not be written; free some space on the disk and try again.");
     throw;
   }
   fs::remove(page);

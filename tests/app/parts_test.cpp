@@ -9,6 +9,7 @@
 #include "charts/chart.h"
 #include "desks/accuracy/matrix_view.h"
 #include "desks/indices/formula_edit.h"
+#include "shell/second_click.h"
 #include "shell/trail.h"
 
 namespace zp {
@@ -160,6 +161,38 @@ TEST(MatrixWidget, OfManyClassesShowsAsManyAsFitAndGoesWhereOneChooses) {
   view.setMatrix(few, assessCounts(few), {});
   EXPECT_TRUE(seen(0, 0));
   for (const auto* bar : view.findChildren<QScrollBar*>()) EXPECT_FALSE(bar->isVisible());
+}
+
+TEST(SecondClick, OnWhatOpenedAPageDoesNothingThere) {
+  QStackedWidget pages;
+  SecondClick second(&pages);
+  QObject::connect(&pages, &QStackedWidget::currentChanged, &second, &SecondClick::opened);
+  QPushButton *open = new QPushButton("open"), *there = new QPushButton("there");
+  pages.addWidget(open);
+  pages.addWidget(there);
+  QObject::connect(open, &QPushButton::clicked, [&] { pages.setCurrentIndex(1); });
+  int clicks = 0;
+  QObject::connect(there, &QPushButton::clicked, [&] { ++clicks; });
+  pages.resize(300, 200);
+  pages.show();
+  const auto click = [&](QPoint at, unsigned long time) {
+    for (const auto type : {QEvent::MouseButtonPress, QEvent::MouseButtonRelease}) {
+      QMouseEvent e(type, at, at, pages.mapToGlobal(QPointF(at)), Qt::LeftButton, Qt::LeftButton,
+                    {});
+      e.setTimestamp(time);
+      QApplication::sendEvent(pages.windowHandle(), &e);
+    }
+  };
+  const auto interval = static_cast<unsigned long>(QApplication::doubleClickInterval());
+  click({40, 40}, 1000);
+  ASSERT_EQ(pages.currentIndex(), 1);
+  click({41, 40}, 1100);
+  EXPECT_EQ(clicks, 0);
+  EXPECT_FALSE(there->hasFocus());
+  click({200, 150}, 1200);  // elsewhere: somebody knows what they do
+  EXPECT_EQ(clicks, 1);
+  click({41, 40}, 1001 + interval);  // so long after, too
+  EXPECT_EQ(clicks, 2);
 }
 
 TEST(FormulaField, MarksTheErrorAndAcceptsWithEnter) {
