@@ -5,20 +5,17 @@
 #include <algorithm>
 #include <cmath>
 
+#include "accuracy/crossing.h"
+
 namespace zp {
 namespace {
 
 constexpr double kTail = 0.025;
 
-/// Where the beta distribution reaches a probability. By halving: the library's own inverse gives
-/// up for some small parameters.
+/// Where the beta distribution reaches a probability. The library's own inverse gives up for some
+/// small parameters.
 double betaQuantile(double probability, double a, double b) {
-  double low = 0, high = 1;
-  for (int i = 0; i < 52; ++i) {
-    const double middle = (low + high) / 2;
-    (gsl_cdf_beta_P(middle, a, b) < probability ? low : high) = middle;
-  }
-  return (low + high) / 2;
+  return crossing([=](double x) { return gsl_cdf_beta_P(x, a, b) - probability; }, 0, 1);
 }
 
 }  // namespace

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "accuracy/crossing.h"
 #include "base/error.h"
 #include "base/nan.h"
 
@@ -110,17 +111,12 @@ Estimate Strata::ratio(const Quantity& part, const Quantity& whole) const {
   const auto difference = [&](double r) {
     return [&part, &whole, r](size_t i, size_t j) { return part(i, j) - r * whole(i, j); };
   };
-  /// Where a limit crosses 0, above it at `low` and not above at `high`.
-  const auto crossing = [&](double low, double high, double Limits::*which) {
-    for (int i = 0; i < 40; ++i) {
-      const double middle = (low + high) / 2;
-      (limits(difference(middle)).*which > 0 ? low : high) = middle;
-    }
-    return (low + high) / 2;
+  const auto where = [&](double Limits::*which, double low, double high) {
+    return crossing([&](double r) { return limits(difference(r)).*which; }, low, high);
   };
   const auto influence = [&](size_t i, size_t j) { return difference(value)(i, j) / all; };
-  return {value, value > 0 ? crossing(0, value, &Limits::low) : 0,
-          value < 1 ? crossing(value, 1, &Limits::high) : 1, error(influence)};
+  return {value, value > 0 ? where(&Limits::low, 0, value) : 0,
+          value < 1 ? where(&Limits::high, value, 1) : 1, error(influence)};
 }
 
 }  // namespace zp

@@ -118,7 +118,8 @@ void ComparisonSheet::open() {
   std::vector<std::filesystem::path> files;
   for (auto p = products.rbegin(); p != products.rend(); ++p) {
     if (p->kind != ProductKind::ClassMap || !speaksOfLegend(*p)) continue;
-    maps_.push_back({q(p->id), q(p->name), {}, {}});
+    const auto codes = book_.codesOf(*p);
+    maps_.push_back({q(p->id), q(p->name), codes.value_or(std::map<int, int>()), {}, {}});
     files.push_back(p->file);
   }
   table_->setRowCount(0);
@@ -130,10 +131,40 @@ void ComparisonSheet::open() {
   others_->open();
   setFocus();
   about_->setText(txt("The classes of the maps are being read at the points."));
-  job_.ask([points = book_.labelling().points(), crs = book_.crs(),
-            files](const Progress& progress) { return classesAt(points, crs, files, progress); },
-           [this](std::vector<std::vector<int>> classes) { arrived(std::move(classes)); },
-           [this](const QString& sentence) { tellIn(said_, sentence); });
+  const Product* labels = book_.product();
+  if (labels == nullptr) return;
+  job_.ask(
+      [study = bench_.study(), labels = *labels, file = book_.file(), maps = maps_, files](
+          const Progress& progress) { return judged(study, labels, file, maps, files, progress); },
+      [this](std::vector<Map> maps) {
+        maps_ = std::move(maps);
+        fillTable();
+        show();
+      },
+      [this](const QString& sentence) { tellIn(said_, sentence); });
+}
+
+/// Every map by the labels. For any thread.
+std::vector<ComparisonSheet::Map> ComparisonSheet::judged(
+    const Study& study, const Product& labels, const LabelsFile& file, std::vector<Map> maps,
+    const std::vector<std::filesystem::path>& files, const Progress& progress) {
+  auto classes = classesAt(file.labelling.points(), file.crs, files, progress);
+  for (size_t m = 0; m < maps.size(); ++m) {
+    progress.check();
+    auto points = file.labelling.drawn();
+    for (size_t i = 0; i < points.size(); ++i) {
+      int& code = classes[m][i];
+      if (const auto at = maps[m].codes.find(code); at != maps[m].codes.end()) code = at->second;
+      points[i].mapped = code;
+    }
+    maps[m].classes = std::move(classes[m]);
+    try {
+      maps[m].judged = zp::judge(study, labels, file, points);
+    } catch (const Error&) {
+      // No labelled point lies on it.
+    }
+  }
+  return maps;
 }
 
 void ComparisonSheet::forget() {
@@ -148,29 +179,6 @@ void ComparisonSheet::chooseFirst() {
   const int second = map == nullptr ? 0 : sides_[1].choice->findData(q(map->id));
   sides_[1].choice->setCurrentIndex(std::max(0, second));
   sides_[0].choice->setCurrentIndex(second == 0 && maps_.size() > 1 ? 1 : 0);
-}
-
-void ComparisonSheet::arrived(std::vector<std::vector<int>> classes) {
-  for (size_t m = 0; m < maps_.size(); ++m) {
-    maps_[m].classes = std::move(classes[m]);
-    const Product* product = bench_.study().product(maps_[m].id.toStdString());
-    if (const auto codes = product == nullptr ? std::nullopt : book_.codesOf(*product))
-      for (int& code : maps_[m].classes)
-        if (const auto at = codes->find(code); at != codes->end()) code = at->second;
-    try {
-      maps_[m].judged = judge(maps_[m].classes);
-    } catch (const std::exception&) {
-      // No labelled point lies on it.
-    }
-  }
-  fillTable();
-  show();
-}
-
-Judged ComparisonSheet::judge(const std::vector<int>& classes) const {
-  auto points = book_.labelling().drawn();
-  for (size_t i = 0; i < points.size(); ++i) points[i].mapped = classes[i];
-  return book_.judge(points);
 }
 
 const ComparisonSheet::Map* ComparisonSheet::mapOf(const Side& side) const {

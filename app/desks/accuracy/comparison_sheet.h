@@ -29,6 +29,7 @@ class ComparisonSheet : public QWidget {
   /// One map, by the points that it and the reference speak of.
   struct Map {
     QString id, name;
+    std::map<int, int> codes;  // its own → those of the labels, where they are others
     std::vector<int> classes;  // at each point of the labelling
     std::optional<Judged> judged;
   };
@@ -39,8 +40,10 @@ class ComparisonSheet : public QWidget {
   };
   QLayout* buildSide(Side& side, const char* name);
   QWidget* buildVerdict();
-  void arrived(std::vector<std::vector<int>> classes);
-  Judged judge(const std::vector<int>& classes) const;
+  static std::vector<Map> judged(const Study& study, const Product& labels, const LabelsFile& file,
+                                 std::vector<Map> maps,
+                                 const std::vector<std::filesystem::path>& files,
+                                 const Progress& progress);
   bool speaksOfLegend(const Product& map) const;
   void chooseFirst();
   void show();

@@ -18,6 +18,7 @@ class LabelBook : public QObject {
   /// The labels that judge the map.
   Labelling& labelling() { return file_.labelling; }
   const Labelling& labelling() const { return file_.labelling; }
+  const LabelsFile& file() const { return file_; }
   const std::string& crs() const { return file_.crs; }
 
   /// What is done on the labelling desk.
