@@ -10,7 +10,8 @@
 namespace zp {
 namespace {
 
-constexpr double kChipWidth = 58;  // mm, as in the style
+constexpr double kChipWidth = 58;    // mm, as in the style
+constexpr size_t kMostColumns = 25;  // of a matrix, and lines of a key beside its map
 
 /// Writes the report part by part.
 class HtmlReport {
@@ -85,7 +86,7 @@ class HtmlReport {
   }
 
   void map() {
-    add("<div class=\"map\">");
+    add("<div class=\"map{}\">", r_.classes.size() > kMostColumns ? " below" : "");
     if (!r_.mapPng.empty())
       add("<img alt=\"The map\" src=\"data:image/png;base64,{}\">", base64(r_.mapPng));
     add("<div><table>");
@@ -112,9 +113,34 @@ class HtmlReport {
     return std::clamp(8.5 * 13 / (static_cast<double>(r_.matrix.codes.size()) + 4), 3.0, 8.5);
   }
 
+  /// Of more classes than stand side by side on a page: what was taken for what, the largest first.
+  void confusions() {
+    const auto& m = r_.matrix;
+    const auto& shares = r_.assessment.shares;
+    std::vector<std::pair<size_t, size_t>> wrong;
+    for (size_t i = 0; i < m.codes.size(); ++i)
+      for (size_t j = 0; j < m.codes.size(); ++j)
+        if (i != j && m.counts[i][j] > 0) wrong.push_back({i, j});
+    std::stable_sort(wrong.begin(), wrong.end(), [&](const auto& a, const auto& b) {
+      return shares[a.first][a.second] > shares[b.first][b.second];
+    });
+    add("<h2>Where it is wrong</h2>\n<p class=\"second\">{} of {} points are right. The others, "
+        "those "
+        "that stand for the largest part of the area first; the whole matrix is too wide for a "
+        "page "
+        "and goes out as CSV.</p>\n<table><tr><th>mapped as</th><th>on the ground</th><th "
+        "class=\"n\">points</th><th class=\"n\">% {}</th></tr>\n",
+        m.right(), m.total(), r_.assessment.weighted ? "of the area" : "of the points");
+    for (const auto& [i, j] : wrong)
+      add("<tr><td>{}</td><td>{}</td><td class=\"n\">{}</td><td class=\"n\">{:.1f}</td></tr>\n",
+          named(i), named(j), m.counts[i][j], 100 * shares[i][j]);
+    add("</table>\n");
+  }
+
   void matrix() {
     const auto& m = r_.matrix;
     const Assessment& a = r_.assessment;
+    if (m.codes.size() > kMostColumns) return confusions();
     add("<h2>Where it is wrong</h2>\n<p class=\"second\">Rows: what the map says. Columns: what "
         "the reference says. {}</p>\n<table class=\"matrix\" style=\"font-size:{:.1f}pt\">"
         "<tr><th></th>",

@@ -19,6 +19,9 @@ p { margin: 0 0 2mm; }
 .map { display: flex; align-items: flex-start; }
 .map img { width: 116mm; border: 0.3mm solid #ddd; image-rendering: pixelated; }
 .map > div { flex: 1; margin-left: 5mm; }
+.map.below { display: block; }
+.map.below img { width: 100%; }
+.map.below > div { columns: 2; margin: 3mm 0 0; }
 table { border-collapse: collapse; width: 100%; }
 th { font-weight: 400; color: #6b6b6b; text-align: left; font-size: 8.5pt; vertical-align: bottom; }
 td, th { padding: 0.9mm 1.5mm; }

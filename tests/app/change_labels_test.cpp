@@ -140,6 +140,23 @@ TEST_F(ChangeDesk, TheMatrixIsOfChangesAndEachHasItsArea) {
   EXPECT_EQ(labels().current().earlier, seen.first);
 }
 
+TEST_F(ChangeDesk, APlanAsksOfNoChangeMorePointsThanItHasPixels) {
+  QTest::keyClick(&w().labelling(), Qt::Key_Escape);
+  d().until([&] { return !w().labelling().isVisible(); }, "the accuracy desk");
+  d().settle();
+  w().openPlan(q(id(2)));
+  d().until([&] { return w().plan().isVisible() && w().plan().ready(); }, "the plan");
+  const Json classes = s().product(id(2))->facts["classes"];
+  size_t few = 0;
+  for (const auto& c : classes) {
+    const auto* points = w().findChild<QSpinBox*>(QString("planned-%1").arg(c["code"].get<int>()));
+    ASSERT_NE(points, nullptr);
+    EXPECT_LE(points->value(), c["pixels"].get<int>());
+    few += points->value() == c["pixels"].get<int>() ? 1 : 0;
+  }
+  EXPECT_GT(few, 0u);
+}
+
 TEST_F(ChangeDesk, TwoLabellersSettleWhatChanged) {
   labelRest();
   QTest::keyClick(&w().labelling(), Qt::Key_Escape);

@@ -64,11 +64,44 @@ TEST_F(AccuracyDeskWindow, ErrorsAreSeenByWhereTheyLie) {
   EXPECT_EQ(*w().book().chosen, ids);
   EXPECT_EQ(ids.count(labelling().current().id), 1u);
   leaveDesk();
-  // By region: the training areas are regions as good as any.
+}
+
+TEST_F(AccuracyDeskWindow, ErrorsAreSeenByRegion) {
+  startLabelling();
+  labelAll(5);
+  closeLabelling();
+  // Two halves, parted beside the point in the middle.
+  std::vector<double> xs;
+  for (const auto& p : labelling().points()) xs.push_back(p.place.x);
+  std::sort(xs.begin(), xs.end());
+  const double parting = (xs[17] + xs[18]) / 2, far = 1e5, y = labelling().points()[0].place.y;
+  const auto half = [&](double from, double to) {
+    const Ring ring{{from, y - far}, {to, y - far}, {to, y + far}, {from, y + far}};
+    return Shape{{ring}, {}};
+  };
+  Layer halves{"halves", w().book().crs(), {{"half"}, {{"west"}, {"east"}}}, {}};
+  halves.shapes = {half(parting - far, parting), half(parting, parting + far)};
+  const fs::path file = folder_ / "halves.gpkg";
+  writeLayer(file, file, halves, {FieldType::Text});
+  w().bench().addOutline(q(file.string()), "Halves");
+  d().settle();
   w().openMatrix();
   d().click("sideErrors");
-  choose("errorsBy", "by region");
-  d().settle();
+  choose("errorsBy", "by region, of “Halves”");
+  auto* bars = d().find<ShareBars>("shareBars");
+  d().until([&] { return bars->groups().size() == 2; }, "the halves");
+  look("errors-by-region");
+  for (const auto& g : bars->groups()) {
+    std::set<int> ids;
+    size_t right = 0;
+    for (const auto& p : labelling().points())
+      if ((p.place.x < parting) == (g.name == "west")) {
+        ids.insert(p.id);
+        right += p.reference == p.mapped ? 1 : 0;
+      }
+    EXPECT_EQ(g.ids, ids) << g.name;
+    EXPECT_EQ(g.right, right) << g.name;
+  }
   EXPECT_FALSE(d().find<QLabel>("errorsTold")->text().isEmpty());
 }
 

@@ -48,6 +48,24 @@ TEST(Report, WhatIsNotDefinedIsADash) {
   EXPECT_FALSE(says(toHtml(byHand), "95 % interval "));
 }
 
+TEST(Report, OfManyClassesListsTheErrorsLargestFirst) {
+  std::vector<std::vector<int>> counts(30, std::vector<int>(30, 0));
+  for (size_t i = 0; i < counts.size(); ++i) counts[i][i] = 2;
+  counts[3][4] = 1;
+  counts[7][9] = 5;
+  Report r = smallReport(counts);
+  for (size_t i = 0; i < 30; ++i) r.matrix.names[i] = "kind " + std::to_string(i);
+  const std::string html = toHtml(r);
+  EXPECT_FALSE(says(html, "class=\"matrix\""));
+  EXPECT_TRUE(says(html, "60 of 66 points are right"));
+  const size_t larger = html.find("<td>kind 7</td><td>kind 9</td><td class=\"n\">5</td>");
+  const size_t smaller = html.find("<td>kind 3</td><td>kind 4</td><td class=\"n\">1</td>");
+  ASSERT_NE(larger, std::string::npos);
+  ASSERT_NE(smaller, std::string::npos);
+  EXPECT_LT(larger, smaller);
+  EXPECT_TRUE(says(toHtml(smallReport(kCongalton)), "class=\"matrix\""));
+}
+
 TEST(Report, NamesOfStrangersStayNames) {
   Report r = smallReport({{3, 1}, {0, 4}});
   const std::string evil = "<script>alert(1)</script>&\"'";

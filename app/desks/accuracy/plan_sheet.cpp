@@ -29,6 +29,19 @@ size_t sumOf(const std::vector<size_t>& points) {
   return sum;
 }
 
+/// No class gets more points than it has pixels.
+void keepWithin(std::vector<size_t>& points, const Json& classes) {
+  for (size_t i = 0; i < std::min(points.size(), classes.size()); ++i)
+    points[i] = std::min(points[i], classes[i].at("pixels").get<size_t>());
+}
+
+/// The first few of many names.
+QString someOf(const QStringList& names) {
+  constexpr qsizetype kMost = 6;
+  if (names.size() <= kMost) return names.join(", ");
+  return txt("%1 and %2 more").arg(names.mid(0, kMost).join(", ")).arg(names.size() - kMost);
+}
+
 }  // namespace
 
 PlanSheet::PlanSheet(Workbench& bench) : bench_(bench), job_(this) {
@@ -243,7 +256,10 @@ void PlanSheet::share() {
   if (classes.empty() || split < 0) return;
   if (split != kByHand) try {
       const auto how = static_cast<PlanSplit>(split);
-      rows_->setPoints(splitPoints(classes, totalFor(classes, how, wish()), how, wish()));
+      auto points = splitPoints(classes, totalFor(classes, how, wish()), how, wish());
+      if (const Product* map = bench_.study().product(map_.toStdString()))
+        keepWithin(points, map->facts.value("classes", Json::array()));
+      rows_->setPoints(points);
       tellIn(said_, {});
     } catch (const Error& e) {
       tellIn(said_, sentenceOf(e));
@@ -279,20 +295,19 @@ void PlanSheet::sayPlan() {
     return QString(" <span style='color:%1'>%2</span>").arg(tokens().warning.name(), text);
   };
   if (!wide.isEmpty())
-    told += warn(txt("Wider than you want: %1.").arg(wide.join(", ").toHtmlEscaped()));
+    told += warn(txt("Wider than you want: %1.").arg(someOf(wide).toHtmlEscaped()));
   if (!without.isEmpty())
     told += warn(txt("Fewer than two points, so nothing will be known of it: %1.")
-                     .arg(without.join(", ").toHtmlEscaped()));
+                     .arg(someOf(without).toHtmlEscaped()));
   promise_->setText(told);
   add_->setVisible(!wide.isEmpty() || !without.isEmpty());
   const double pace = pace_ > 0 ? pace_ : kUsualPace;
   const int minutes =
       std::max(1, static_cast<int>(std::lround(static_cast<double>(total) * pace / 60)));
-  cost_->setText((pace_ > 0
-                      ? txt("About %1 minutes of labelling at your pace so far (%2 s a point). "
-                            "A second labeller on a fifth of them: %3 minutes.")
-                      : txt("About %1 minutes of labelling at %2 s a point. A second labeller "
-                            "on a fifth of them: %3 minutes."))
+  cost_->setText((pace_ > 0 ? txt("About %1 min of labelling at your pace so far (%2 s a point). "
+                                  "A second labeller on a fifth of them: %3 min.")
+                            : txt("About %1 min of labelling at %2 s a point. A second labeller "
+                                  "on a fifth of them: %3 min."))
                      .arg(minutes)
                      .arg(decimal(pace, 1))
                      .arg(std::max(1, (minutes + 4) / 5)));
