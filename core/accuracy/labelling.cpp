@@ -152,8 +152,8 @@ Labelling Labelling::onChangedMap(const std::vector<ValidationPoint>& now) const
     if (!same) continue;
     p.mapped = at->second->mapped;
     if (p.stratum == 0) p.stratum = at->second->stratum;
-    const bool follows =
-        p.said != 0 && p.reference == p.said && p.secondary == 0 && late.count(p.id) == 0;
+    const bool follows = p.reference == p.said && p.secondary == 0 && late.count(p.id) == 0 &&
+                         at->second->reference == at->second->said;
     p.said = at->second->said;
     if (!follows) continue;
     p.reference = at->second->reference;

@@ -15,7 +15,6 @@ struct ReportClass {
   std::string name;
   Colour colour;
   double mapped = std::nan("");  // square metres
-  size_t trainingAreas = 0;
 };
 
 /// A confusion with what it looks like on the ground.

@@ -113,7 +113,6 @@ class Gathering {
       ReportClass one{c.code, c.name, c.colour};
       const auto at = mapped.find(c.code);
       one.mapped = at != mapped.end() ? at->second : mapped.empty() ? std::nan("") : 0;
-      one.trainingAreas = labels_.change ? 0 : areasOf(c.code);
       r_.classes.push_back(one);
     }
   }

@@ -297,5 +297,33 @@ TEST(LabelsFromAMap, FollowItUnlessSomebodySaidOtherwise) {
   EXPECT_EQ(now.lateChanges().size(), 2u);
 }
 
+TEST(LabelsFromAMap, ArriveWhereItSaidNothingBefore) {
+  Dates d;
+  const auto half = d.addMap(
+      "Half", [](int x, int) { return x < 30 ? kSand : 0; }, "2031-06-01");
+  const auto points = d.run({{"do", "points"},
+                             {"over", d.later},
+                             {"plan", "random"},
+                             {"count", 60},
+                             {"seed", 4},
+                             {"name", "Points"}});
+  const auto labels = d.run({{"do", "labels"},
+                             {"points", points},
+                             {"map", d.later},
+                             {"reference", half},
+                             {"seed", 2},
+                             {"name", "L"}});
+  LabelsFile some = d.file(labels);
+  ASSERT_FALSE(some.labelling.closed());
+  some.labelling.nextOpen();
+  const int byHand = some.labelling.current().id;
+  some.labelling.label(kWater, "now");
+  writeLabels(d.study.product(labels)->file, some);
+  d.write(d.study.product(half)->file, [](int, int) { return kReed; });
+  d.again(labels);
+  const Labelling now = d.file(labels).labelling;
+  for (const auto& p : now.points()) EXPECT_EQ(p.reference, p.id == byHand ? kWater : kReed);
+}
+
 }  // namespace
 }  // namespace zp

@@ -45,7 +45,8 @@ bool LabelBook::load() {
     if (p->id != id_) startAfresh();
     if (p->id == id_ && !none()) {
       // Made again for a changed map: the labels in hand may be newer than those it began with.
-      file_ = onChangedMap(std::move(file_), std::move(labels));
+      file_ =
+          onChangedMap(file_, std::move(labels));  // a copy: should it fail, they are here still
       writeLabels(p->file, file_);
     } else {
       file_ = std::move(labels);
@@ -148,7 +149,8 @@ QString LabelBook::className(int code) const {
 std::optional<std::map<int, int>> LabelBook::codesOf(const Product& map) {
   const auto theirs = changeClassesOf(bench_.study(), map);
   if (!ofChange() || !theirs || theirs->of() != file_.change->of()) return {};
-  return theirs->codesIn(*file_.change);
+  ChangeClasses ours = *file_.change;  // to be compared with, which adds nothing to the labels
+  return theirs->codesIn(ours);
 }
 
 QString LabelBook::labellerName(int which) const {

@@ -46,7 +46,10 @@ QString LabellingSheet::tellChange() const {
   if (was_ != 0)
     return txt("It was %1. Now the key of what came after; the same key if nothing changed.")
         .arg(nameOfKey(was_));
-  const QString which = txt("Point %1 of %2").arg(l.position() + 1).arg(l.points().size());
+  const QString at = txt("Point %1 of %2").arg(l.position() + 1).arg(l.points().size());
+  const QString which = book_.task() == LabelBook::Task::Second
+                            ? txt("%1 for %2").arg(at, book_.labellerName(2))
+                            : at;
   if (l.current().reference != 0)
     return txt("%1, labelled “%2”.").arg(which, book_.className(l.current().reference));
   return txt("%1: the key of what was here before, then of what came after; twice the same if "

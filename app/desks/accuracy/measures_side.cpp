@@ -182,10 +182,11 @@ void MeasuresSide::fillClasses(const Judged& judged, const Assessment& shown) {
   classes_->setColumnHidden(1, book_.ofChange() && shown.weighted);
   const auto mapped = book_.mappedAreas();
   const double whole = book_.wholeArea();
+  const Legend legend = book_.groups().legend(book_.legend());
   classes_->setRowCount(static_cast<int>(m.codes.size()));
   for (int r = 0; r < classes_->rowCount(); ++r) {
     const auto i = static_cast<size_t>(r);
-    auto* name = classItem(book_.groups().legend(book_.legend()), m.codes[i], m.names[i]);
+    auto* name = classItem(legend, m.codes[i], m.names[i]);
     name->setToolTip(q(m.names[i]));
     classes_->setItem(r, 0, name);
     const Estimate& f1 = shown.f1[i];
