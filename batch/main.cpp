@@ -11,8 +11,8 @@
 
 #include "base/text.h"
 #include "calls.h"
+#include "command_of.h"
 #include "grid/gdal_start.h"
-#include "man_page.h"
 #include "wrong_call.h"
 
 namespace {
@@ -131,8 +131,12 @@ int main(int argc, char** argv) {
   app.add_option("--threads", threads, "How many threads to use; all by default")
       ->check(zp::wholeNumber(1, 1024));
   const auto calls = zp::addCalls(app);
-  if (argc == 2 && std::string(argv[1]) == "--man-page") {
-    fmt::print("{}", zp::manPage(app, ZP_VERSION));
+  // For the package: see batch/CMakeLists.txt.
+  const std::string only = argc == 2 ? argv[1] : "";
+  if (only == "--man-page" || only == "--bash-completion") {
+    const auto command = zp::commandOf(app);
+    fmt::print("{}", only == "--man-page" ? zp::manPage(command, ZP_VERSION)
+                                          : zp::bashCompletion(command));
     return 0;
   }
   for (const auto& call : calls)

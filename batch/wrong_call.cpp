@@ -1,6 +1,7 @@
 #include "wrong_call.h"
 
 #include <fmt/format.h>
+#include <fmt/ranges.h>
 
 #include <limits>
 
@@ -8,6 +9,11 @@
 
 namespace zp {
 namespace {
+
+/// The choices stand in the name of the check, which nothing shows.
+std::string named(const std::vector<std::string>& known) {
+  return fmt::format("|{}", fmt::join(known, "|"));
+}
 
 /// The call that was being read, the app itself where there was none.
 const CLI::App& callOf(const CLI::App& app) {
@@ -101,15 +107,32 @@ std::string wrongCall(const CLI::App& app, const CLI::ParseError& e) {
   return said;
 }
 
+CLI::Validator offering(const std::vector<std::string>& known) {
+  return CLI::Validator([](const std::string&) { return std::string(); }, "", named(known));
+}
+
+std::vector<std::string> choicesOf(const CLI::Option& option) {
+  auto& o = const_cast<CLI::Option&>(option);  // the library asks for checks of what may change
+  for (int i = 0;; ++i) {
+    const CLI::Validator* check = nullptr;
+    try {
+      check = o.get_validator(i);
+    } catch (const CLI::OptionNotFound&) {
+      return {};
+    }
+    if (check->get_name().rfind('|', 0) == 0) return split(check->get_name().substr(1), '|');
+  }
+}
+
 CLI::Validator oneOf(const std::string& what, std::vector<std::string> known) {
-  const std::string shown = listed(known).text();
+  const std::string shown = listed(known).text(), name = named(known);
   return CLI::Validator(
       [what, known = std::move(known), shown](const std::string& text) {
         if (std::find(known.begin(), known.end(), text) != known.end()) return std::string();
         return fmt::format("“{}” is no {} here; they are {}.{}", text, what, shown,
                            didYouMean(text, known));
       },
-      "", what);
+      "", name);
 }
 
 CLI::Validator numberAbove(double low) {

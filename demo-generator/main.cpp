@@ -8,6 +8,10 @@
 #include "haven.h"
 
 int main(int argc, char** argv) {
+  if (argc == 2 && std::string(argv[1]) == "--version") {
+    fmt::print("make-haven {}\n", ZP_VERSION);
+    return 0;
+  }
   const bool copy = argc == 4 && std::string(argv[1]) == "--study";
   if (argc != 2 && !copy) {
     fmt::print(stderr, "Usage: make-haven FOLDER | make-haven --study FOLDER NEW-STUDY\n");

@@ -231,7 +231,11 @@ void MainWindow::openOrBringIn(const QStringList& paths) {
   for (const auto& path : paths)
     if (!QFileInfo::exists(path))
       return noticeBar_->tell(txt("“%1” does not exist.").arg(path), true);
-  if (paths.size() == 1 && QFileInfo::exists(paths[0] + "/study.json"))
+  const QFileInfo one(paths.value(0));
+  // A file manager opens a study by the file that marks it.
+  if (paths.size() == 1 && one.fileName() == "study.json")
+    bench_.open(one.absolutePath());
+  else if (paths.size() == 1 && QFileInfo::exists(paths[0] + "/study.json"))
     bench_.open(paths[0]);
   else if (!paths.isEmpty())
     scenesDesk_->offer(paths);

@@ -6,6 +6,7 @@
 #include "file_step.h"
 #include "kept_arguments.h"
 #include "mapping/cluster_method.h"
+#include "wrong_call.h"
 
 namespace zp {
 namespace {
@@ -71,7 +72,9 @@ Call cluster(CLI::App& app) {
     ids.push_back(m->id);
     parameters.push_back(&m->parameters);
   }
-  call->add_option("--method", a->method, fmt::format("One of {}", listed(ids)))->required();
+  call->add_option("--method", a->method, fmt::format("One of {}", listed(ids)))
+      ->required()
+      ->check(offering(ids));
   call->add_option("--clusters", a->clusters, "How many; 12 from the start");
   call->add_option("--seed", a->seed, "The same seed gives the same clusters");
   call->add_option("--set", a->settings, settingsHelp(parameters, "methods"));

@@ -7,6 +7,7 @@
 #include "kept_arguments.h"
 #include "mapping/model.h"
 #include "training_arguments.h"
+#include "wrong_call.h"
 
 namespace fs = std::filesystem;
 
@@ -93,11 +94,12 @@ Call map(CLI::App& app) {
     ids.push_back(m->id);
     parameters.push_back(&m->parameters);
   }
-  call->add_option("--method", a->method, fmt::format("One of {}", listed(ids)));
+  call->add_option("--method", a->method, fmt::format("One of {}", listed(ids)))
+      ->check(offering(ids));
   call->add_option("--set", a->settings, settingsHelp(parameters, "methods"));
   call->add_option("--subclasses", a->subclasses,
                    "Train subclasses together, apart and mapped to their class, or apart and kept")
-      ->check(CLI::IsMember({"together", "apart", "kept"}))
+      ->check(oneOf("way to train subclasses", {"together", "apart", "kept"}))
       ->needs("--subclass");
   call->add_option("--least", a->least,
                    "Pixels for whose class less speaks, 0 to 1, stay without a class")

@@ -16,7 +16,9 @@ fs::path dataFile(const std::string& name) {
   if (const char* set = std::getenv("ZPATCH_DATA")) folders.emplace_back(set);
   std::error_code ec;
   const fs::path program = fs::read_symlink("/proc/self/exe", ec);
-  if (!ec) folders.push_back(program.parent_path() / "../share/zany-patch/data");
+  // From bin/, or from libexec/zany-patch/.
+  for (const char* up : {"..", "../.."})
+    if (!ec) folders.push_back(program.parent_path() / up / "share/zany-patch/data");
   folders.emplace_back(ZP_SOURCE_DATA);
   folders.emplace_back(ZP_INSTALLED_DATA);
   for (const auto& folder : folders)

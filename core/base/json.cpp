@@ -14,6 +14,14 @@ namespace zp {
 
 namespace {
 
+/// "zany-patch-run-sheet" as a person says it: "run sheet".
+std::string wordOfFormat(std::string format) {
+  const std::string ours = "zany-patch-";
+  if (format.rfind(ours, 0) == 0) format.erase(0, ours.size());
+  std::replace(format.begin(), format.end(), '-', ' ');
+  return format;
+}
+
 constexpr size_t kDepth = 64, kMostKeys = 100000;
 
 /// Builds the tree in one pass: the library's own way looks through all keys of an object for every
@@ -118,7 +126,8 @@ Json readJson(const std::filesystem::path& file, const std::string& format, int 
   Json json = parseJson(textOfFile(file, maxBytes), file.string());
   if (format.empty()) return json;
   if (!json.is_object() || !json.contains("format") || json["format"] != format)
-    throw Error("“{}” is not a {} file; choose another.", file.string(), format);
+    throw Error("“{}” is not a {} of Zany Patch; choose another.", file.string(),
+                wordOfFormat(format));
   if (!json.contains("version") || !json["version"].is_number_integer())
     throw Error(
         "“{}” does not say which version of its format it is; take a copy "

@@ -55,6 +55,17 @@ TEST_F(Studies, WhatIsMissingOrNoRasterMakesNoStudy) {
   EXPECT_FALSE(fs::is_empty(folder_ / "home"));
 }
 
+TEST_F(Studies, AFileManagerOpensAStudyByItsFile) {
+  w().bench().close();
+  w().openOrBringIn({study() + "/study.json"});
+  ASSERT_TRUE(w().bench().hasStudy());
+  EXPECT_EQ(s().folder(), folder_ / "study");
+  fs::create_directories(folder_ / "other");
+  std::ofstream(folder_ / "other/study.json") << "{\"format\": \"of somebody else\"}";
+  w().openOrBringIn({q((folder_ / "other/study.json").string())});
+  EXPECT_TRUE(said().contains("is not a study of Zany Patch")) << said().toStdString();
+}
+
 TEST_F(Studies, ANewStudyStartsEmptyAndIsAmongTheRecent) {
   whenAskedForAFile(folder_ / "second");
   menu("New study…");
@@ -198,7 +209,7 @@ TEST_F(Studies, AMissingSceneIsNamedAndTheRestIsUsable) {
 TEST_F(Studies, WhatIsNoStudyIsRefused) {
   std::ofstream(folder_ / "study.txt") << "x";
   EXPECT_FALSE(w().bench().open(q(folder_.string())));
-  EXPECT_TRUE(said().contains("no study") || said().contains("not a study"))
+  EXPECT_TRUE(said().contains("no study") || said().contains("is not a study of Zany Patch"))
       << said().toStdString();
   EXPECT_EQ(s().folder(), folder_ / "study");
 }

@@ -146,7 +146,7 @@ TEST(Json, RefusesDepthFormatAndNewerVersions) {
   put(folder / "f.json", R"({"format": "other", "version": 1})");
   EXPECT_NE(sentenceOf([&] {
               readJson(folder / "f.json", "zany-patch-legend");
-            }).find("is not a zany-patch-legend"),
+            }).find("is not a legend of Zany Patch"),
             std::string::npos);
   put(folder / "f.json", R"({"format": "zany-patch-legend", "version": 9})");
   EXPECT_NE(sentenceOf([&] { readJson(folder / "f.json", "zany-patch-legend"); }).find("newer"),

@@ -119,7 +119,7 @@ TEST(Model, SaysWhatIsWrong) {
   };
   has(refusal([](Json& j) { j["method"] = "guess"; }), "guess");
   has(refusal([](Json& j) { j["version"] = 3; }), "newer");
-  has(refusal([](Json& j) { j["format"] = "zany-patch-legend"; }), "zany-patch-model");
+  has(refusal([](Json& j) { j["format"] = "zany-patch-legend"; }), "is not a model of Zany Patch");
   has(refusal([](Json& j) { j.erase("learned"); }), "not complete");
   has(refusal([](Json& j) { j["learned"]["classes"][0]["mean"] = {1}; }), "one value a band");
   has(refusal([](Json& j) { j["learned"]["classes"][0]["mean"][0] = "much"; }), "not complete");
