@@ -28,6 +28,7 @@ Call import(CLI::App& app);
 Call composite(CLI::App& app);
 Call change(CLI::App& app);
 Call run(CLI::App& app);
+Call gather(CLI::App& app);
 Call record(CLI::App& app);
 Call report(CLI::App& app);
 }  // namespace calls
@@ -43,7 +44,8 @@ std::vector<Call> addCalls(CLI::App& app) {
                     &calls::cluster,  &calls::nameClusters,  &calls::segments,
                     &calls::tidy,     &calls::listOfMethods, &calls::listOfFeatures,
                     &calls::import,   &calls::composite,     &calls::change,
-                    &calls::run,      &calls::record,        &calls::report})
+                    &calls::run,      &calls::gather,        &calls::record,
+                    &calls::report})
     all.push_back(add(app));
   return all;
 }

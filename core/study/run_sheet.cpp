@@ -14,7 +14,6 @@ namespace fs = std::filesystem;
 namespace zp {
 namespace {
 
-const char* const kFormat = "zany-patch-run-sheet";
 const char* const kBesides[] = {"as", "called", "drawn_with", "scene_as", "in_bin"};
 
 /// The step of an entry by itself.
@@ -194,23 +193,32 @@ Json recordOf(const Study& study, std::vector<Sentence>& warnings) {
       warnings.push_back(
           Sentence("“{}” is out of date; run again, it will be as its inputs are now.", p->name));
   }
-  return {{"format", kFormat}, {"version", 1}, {"steps", std::move(steps)}};
+  return {{"format", kRunSheetFormat}, {"version", 1}, {"steps", std::move(steps)}};
 }
 
-void requireRunSheet(const Json& sheet, const std::string& name) {
+void requireSteps(const Json& sheet, const std::string& name) {
   if (!sheet.is_object() || !sheet.contains("steps") || !sheet["steps"].is_array())
     throw Error("“{}” has no steps; give it a list under “steps”.", name);
   const Json& steps = sheet["steps"];
   for (size_t i = 0; i < steps.size(); ++i) {
     if (!steps[i].is_object() || !steps[i].contains("do") || !steps[i]["do"].is_string())
       throw Error("Step {} of “{}” does not say what to do; give it a “do”.", i + 1, name);
+    const std::string kind = steps[i]["do"];
+    atStep(i, {{"name", kind}}, [&] { stepKind(kind); });
+  }
+}
+
+void requireRunSheet(const Json& sheet, const std::string& name) {
+  requireSteps(sheet, name);
+  const Json& steps = sheet["steps"];
+  for (size_t i = 0; i < steps.size(); ++i) {
     const bool named = steps[i].contains("name") && steps[i]["name"].is_string();
     atStep(i, named ? steps[i] : Json{{"name", steps[i]["do"]}}, [&] { requireEntry(steps[i]); });
   }
 }
 
 Json readRunSheet(const fs::path& file) {
-  Json sheet = readJson(file, kFormat, 1);
+  Json sheet = readJson(file, kRunSheetFormat, 1);
   requireRunSheet(sheet, file.string());
   return sheet;
 }

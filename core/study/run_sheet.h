@@ -16,6 +16,8 @@ namespace zp {
 // Scenes, outlines and products of the study are called by their name, or by their id. Relative
 // files are below the study's folder.
 
+inline constexpr const char* kRunSheetFormat = "zany-patch-run-sheet";
+
 /// The run sheet of a study. `warnings` tells what the sheet will make otherwise: products that are
 /// out of date. Error: a product was made from something that is gone for good.
 Json recordOf(const Study& study, std::vector<Sentence>& warnings);
@@ -25,6 +27,8 @@ Json recordOf(const Study& study, std::vector<Sentence>& warnings);
 /// sentence names the step.
 Json readRunSheet(const std::filesystem::path& file);
 void requireRunSheet(const Json& sheet, const std::string& name);
+/// Only that it has steps, each of a kind that there is.
+void requireSteps(const Json& sheet, const std::string& name);
 
 /// Runs a sheet in a study and calls `made` after every step, when its product has been added.
 /// Error before anything is run when a step names what neither the study nor an earlier step has;

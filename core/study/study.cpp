@@ -92,14 +92,27 @@ Study Study::create(const fs::path& folder, const std::string& name) {
   return study;
 }
 
-Study Study::open(const fs::path& path) {
-  const fs::path folder =
+Study Study::at(const fs::path& path) {
+  Study study;
+  study.folder_ =
       fs::absolute(path.filename() == "study.json" ? path.parent_path() : path).lexically_normal();
   std::error_code ec;
-  if (!fs::exists(folder / "study.json", ec) && !fs::exists(folder / "study.json.last", ec))
+  if (!fs::exists(study.folder_ / "study.json", ec) &&
+      !fs::exists(study.folder_ / "study.json.last", ec))
     throw Error("“{}” is not a study; choose a folder that holds a study.json.", path.string());
-  Study study;
-  study.folder_ = folder;
+  return study;
+}
+
+Study Study::read(const fs::path& path) {
+  Study study = at(path);
+  study.readFrom(readJson(study.folder_ / "study.json", kStudyFormat, kStudyVersion));
+  return study;
+}
+
+Study Study::open(const fs::path& path) {
+  Study study = at(path);
+  const fs::path folder = study.folder_;
+  std::error_code ec;
   study.lock_ = std::make_shared<Lock>(folder / "study.lock");
   finishInterrupted(folder);
   const Json json = readWhole(folder / "study.json");

@@ -59,6 +59,8 @@ class Study {
   /// study.json that is no whole JSON is replaced by the last good version; then `notice` says so.
   /// Missing scene files are named in `notice` too.
   static Study open(const std::filesystem::path& folder);
+  /// As it stands on the disk, without holding it: for what only takes from it.
+  static Study read(const std::filesystem::path& folder);
 
   void save() const;
   /// Copies the whole folder; Error when the target exists.
@@ -124,6 +126,7 @@ class Study {
 
  private:
   struct Lock;
+  static Study at(const std::filesystem::path& path);
   /// Named clusters are a step on the way: in the bin, they leave the map of them as it is.
   bool staysWithout(const Product& product, const Input& input) const;
   void bringInMade(const Product& product, const std::string& id, int revision);
