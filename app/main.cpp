@@ -8,6 +8,7 @@
 #include "shell/main_window.h"
 #include "tour/measure.h"
 #include "tour/tour.h"
+#include "walk/walk.h"
 
 int main(int argc, char** argv) {
   QElapsedTimer started;
@@ -36,6 +37,7 @@ int main(int argc, char** argv) {
     if (!geometry.isEmpty()) window.restoreGeometry(geometry);
     window.show();
     window.openOrBringIn(paths);
+    if (line.has("walk")) window.walk().offer();
     if (line.has("tour")) return zp::runTour(window, line.value("tour"), line.value("truth"));
     if (line.has("measure")) return zp::runMeasure(window, line.value("measure"), started);
     result = QApplication::exec();

@@ -105,8 +105,8 @@ double ground(Place p, double edge) {
 
 }  // namespace
 
-/// Longer than a function may be: the place from its channel to its heights, each step after what it
-/// stands on.
+/// Longer than a function may be: the place from its channel to its heights, each step after what
+/// it stands on.
 Estuary makeEstuary() {
   Estuary e;
   e.channel = mainChannel();

@@ -331,7 +331,10 @@ void copyStudy(const fs::path& folder, const fs::path& target) {
   zp::writeJson(target / "study.json", study);
 }
 
-uint64_t writeHaven(const fs::path& folder, const zp::Progress& progress) {
+namespace {
+
+/// All but the study to work in.
+uint64_t writeData(const fs::path& folder, const zp::Progress& progress) {
   CPLSetConfigOption("OGR_CURRENT_DATE", "2031-11-12T00:00:00Z");
   g_checksum = 0;
   fs::remove_all(folder / "archive");
@@ -353,9 +356,30 @@ uint64_t writeHaven(const fs::path& folder, const zp::Progress& progress) {
   // One study stays untouched, for copies; the other is worked in, and never overwritten.
   fs::remove_all(folder / "pristine");
   writeStudy(folder / "pristine", folder / "outlines", all);
+  return g_checksum;
+}
+
+}  // namespace
+
+uint64_t writeHaven(const fs::path& folder, const zp::Progress& progress) {
+  const uint64_t checksum = writeData(folder, progress);
   if (!fs::exists(folder / "study")) copyStudy(folder, folder / "study");
   progress.at(1);
-  return g_checksum;
+  return checksum;
+}
+
+void writeDemo(const fs::path& folder, const fs::path& study, const zp::Progress& progress) {
+  if (fs::exists(study))
+    throw zp::Error(fmt::format("“{}” is there already; choose another folder.", study.string()));
+  const fs::path part = study.string() + ".part";
+  fs::remove_all(part);
+  fs::create_directories(folder);
+  writeData(folder, progress);
+  fs::remove_all(folder / "truth");
+  copyStudy(folder, part);
+  fs::remove_all(folder / "pristine");
+  fs::rename(part, study);
+  progress.at(1);
 }
 
 }  // namespace haven

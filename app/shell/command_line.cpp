@@ -9,7 +9,7 @@ namespace zp {
 namespace {
 
 struct Option {
-  const char *name, *about, *value;
+  const char *name, *about, *value;  // "": it takes none
   std::vector<std::string> choices = {};
   bool hidden = false;
 };
@@ -17,6 +17,7 @@ struct Option {
 const std::vector<Option>& options() {
   static const std::vector<Option> all{
       {"look", "dusk or daylight", "NAME", {"dusk", "daylight"}},
+      {"walk", "Begin the walk through the job, unless it was begun in this study", ""},
       {"tour", "Go through the whole job on the demo study and save pictures to FOLDER", "FOLDER"},
       {"truth", "The demo's hidden truth, for the tour's labels", "FILE"},
       {"measure", "Print how fast the window is; works in FOLDER", "FOLDER", {}, true}};

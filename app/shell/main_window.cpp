@@ -9,6 +9,7 @@
 #include "shell/facts.h"
 #include "shell/product_face.h"
 #include "shell/second_click.h"
+#include "walk/walk.h"
 
 namespace zp {
 
@@ -55,6 +56,7 @@ MainWindow::MainWindow() : book_(bench_) {
   connectShelf();
   connectView();
   connectSheets();
+  walk_ = new Walk(*this);
   studyChanged();
   tellOwnTroubles();
 }
@@ -157,6 +159,8 @@ void MainWindow::buildOverView() {
   polygonsPanel_->body()->addWidget(polygons_);
   connect(polygons_, &PolygonsPanel::written, polygonsPanel_, &QWidget::hide);
   start_ = new StartPage(bench_, *studyMenu_, view_);
+  connect(start_, &StartPage::filesAsked, scenesDesk_, &ScenesDesk::chooseFiles);
+  connect(start_, &StartPage::walkAsked, this, [this] { walk_->begin(); });
 }
 
 void MainWindow::buildStudyMenu() {
@@ -167,6 +171,7 @@ void MainWindow::buildStudyMenu() {
     viewTools_->openSheet();
   });
   connect(studyMenu_, &StudyMenu::exportAsked, this, &MainWindow::exportPicture);
+  connect(studyMenu_, &StudyMenu::walkAsked, this, [this] { walk_->begin(); });
   connect(studyMenu_, &StudyMenu::keysAsked, this, &MainWindow::showKeys);
   connect(studyMenu_, &StudyMenu::lookAsked, this, &MainWindow::takeLook);
 }
@@ -294,14 +299,10 @@ void MainWindow::showStudy(bool any) {
   for (QWidget* part : std::initializer_list<QWidget*>{desks_, shelf_, probe_})
     part->setVisible(any);
   viewTools_->setShown(any);
+  start_->refresh();
   start_->setVisible(!any);
-  if (any)
-    view_->setEmptyText(txt("Bring in a scene"),
-                        txt("Drop one or several rasters here, or use the buttons at the right."));
-  else
-    view_->setEmptyText(txt("Start with a study"),
-                        txt("A study is a folder that keeps one piece of work. Make one with "
-                            "Ctrl N, open one with Ctrl O, or drop rasters here."));
+  view_->setEmptyText(txt("Bring in a scene"),
+                      txt("Drop one or several rasters here, or use the buttons at the right."));
 }
 
 void MainWindow::restorePlace() {

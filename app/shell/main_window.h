@@ -29,6 +29,8 @@
 
 namespace zp {
 
+class Walk;
+
 /// What the application's loop ends with when the window is to be built again in another look.
 inline constexpr int kAnotherLook = 100;
 
@@ -54,7 +56,9 @@ class MainWindow : public QMainWindow {
   TableSheet& table() { return *table_; }
   TrainingDesk& training() { return *trainingDesk_; }
   MappingDesk& mapping() { return *mappingDesk_; }
+  Walk& walk() { return *walk_; }
   int stage() const { return stage_; }
+  static QString stageName(size_t stage);
   void goTo(int stage);
   /// A study folder is opened; anything else comes in as scenes.
   void openOrBringIn(const QStringList& paths);
@@ -92,7 +96,6 @@ class MainWindow : public QMainWindow {
     kComparison,
     kTyped
   };
-  static QString stageName(size_t stage);
   void buildDesks();
   QWidget* buildWork();
   void buildMiddle();
@@ -167,6 +170,7 @@ class MainWindow : public QMainWindow {
   StudyMenu* studyMenu_;
   FindBox* find_;
   StartPage* start_;
+  Walk* walk_;
   int stage_ = 0;
   bool restoring_ = false;
 };

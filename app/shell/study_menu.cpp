@@ -85,9 +85,11 @@ void StudyMenu::emptyBin() {
 
 void StudyMenu::addApplication() {
   const QString other = currentLook() == "dusk" ? "daylight" : "dusk";
+  entry(txt("Walk through the job"), bench_.hasStudy(), [this] { Q_EMIT walkAsked(); });
   addAction(txt("Keys"), QKeySequence("?"), this, &StudyMenu::keysAsked);
   addAction(zp::icon("light"), other == "dusk" ? txt("Look: dusk") : txt("Look: daylight"), this,
             [this, other] { Q_EMIT lookAsked(other); });
+  entry(txt("Zany Patch %1").arg(ZP_VERSION), false, [] {});
   addAction(txt("Quit"), QKeySequence::Quit, window_, &QWidget::close);
 }
 

@@ -21,6 +21,7 @@ class StudyMenu : public QMenu {
   void sheetAsked();
   void exportAsked(const QString& file);
   void keysAsked();
+  void walkAsked();
   void lookAsked(const QString& look);
 
  private:
