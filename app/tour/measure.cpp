@@ -10,6 +10,8 @@
 #include "base/random.h"
 #include "grid/raster_writer.h"
 #include "tour/driver.h"
+#include "tour/frames.h"
+#include "tour/measure_many.h"
 
 namespace fs = std::filesystem;
 
@@ -50,32 +52,6 @@ void makeScene(const fs::path& file) {
   writer.finish();
   addOverviews(temporary, false);
   outputs.commit();
-}
-
-void report(const char* what, double value, const char* unit, double most) {
-  fmt::print("{:58} {:8.1f} {:3}  at most {:.0f} {}\n", what, value, unit, most,
-             value <= most ? "" : "  NOT MET");
-}
-
-double highest(std::vector<double> all, double share) {
-  std::sort(all.begin(), all.end());
-  return all.empty() ? 0 : all[static_cast<size_t>(share * static_cast<double>(all.size() - 1))];
-}
-
-/// Each frame: one move of the hand, all that it brings, and the painting.
-template <class Move>
-std::vector<double> frames(QWidget& view, int count, Move move) {
-  std::vector<double> times;
-  QElapsedTimer clock;
-  for (int i = 0; i < count; ++i) {
-    clock.start();
-    move(i);
-    QCoreApplication::processEvents();
-    view.repaint();
-    times.push_back(static_cast<double>(clock.nsecsElapsed()) / 1e6);
-    QTest::qWait(5);  // a hand is not faster, and tiles arrive meanwhile
-  }
-  return times;
 }
 
 void send(MapView& view, QEvent::Type type, QPointF at, Qt::MouseButtons held) {
@@ -289,9 +265,8 @@ void measureTable(Driver& driver) {
   auto* bar = rows.verticalScrollBar();
   const auto dragged = frames(*area, 100, [&](int i) { bar->setValue(bar->maximum() / 100 * i); });
   report("  dragging its scroll bar, 95th percentile", highest(dragged, 0.95), "ms", 33);
-  ready("  its rows in another order", 500, [&] {
-    w.table().book().sortBy(w.table().book().whole().names().back(), false);
-  });
+  ready("  its rows in another order", 500,
+        [&] { w.table().book().sortBy(w.table().book().whole().names().back(), false); });
   clock.start();
   rows.selectAll();
   QCoreApplication::processEvents();
@@ -314,6 +289,7 @@ int runMeasure(MainWindow& window, const QString& folder, const QElapsedTimer& s
       }
     }
     if (!QDir().mkpath(folder)) throw std::runtime_error("the folder cannot be made");
+    measureMany(driver, QDir(folder));
     measureBig(driver, QDir(folder));
     measureTable(driver);
     return 0;
