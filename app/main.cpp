@@ -21,10 +21,6 @@ int main(int argc, char** argv) {
   QApplication::setApplicationDisplayName("Zany Patch");
   QApplication::setOrganizationName("zany-patch");
   QApplication::setDesktopFileName("zany-patch");
-  QLocale::setDefault(QLocale(QLocale::English, QLocale::UnitedKingdom));
-  const QString here = QApplication::applicationDirPath();
-  zp::speak(QLocale::system().uiLanguages(),
-            {here + "/translations", here + "/../share/zany-patch/translations"});
   zp::startGdal();
   QString wanted =
       line.has("look") ? line.value("look") : QSettings().value("look", "dusk").toString();
@@ -32,6 +28,9 @@ int main(int argc, char** argv) {
   QByteArray geometry;
   int result = 0;
   do {
+    const QString language = QSettings().value("language").toString();
+    zp::speak(language.isEmpty() ? QLocale::system().uiLanguages() : QStringList{language},
+              zp::languageFolders());
     zp::applyLook(wanted);
     zp::MainWindow window;
     if (!geometry.isEmpty()) window.restoreGeometry(geometry);

@@ -184,7 +184,7 @@ SettingsPanel::Control SettingsPanel::shares(const Parameter& p, const Json& val
     table->setItem(
         r, 1,
         figureItem(own.is_number()
-                       ? q(shortest(own.get<double>()))
+                       ? fieldNumber(own.get<double>())
                        : QString::number(100.0 / static_cast<double>(classes.size()), 'f', 1)));
   }
   fitHeight(table);
@@ -201,7 +201,7 @@ SettingsPanel::Control SettingsPanel::shares(const Parameter& p, const Json& val
             Json all = Json::object();
             for (int r = 0; box->currentIndex() == 1 && r < table->rowCount(); ++r) {
               const auto& c = classes[static_cast<size_t>(r)];
-              const auto share = parseNumber(table->item(r, 1)->text().trimmed().toStdString());
+              const auto share = typedNumber(table->item(r, 1)->text());
               if (!share || !(*share > 0))
                 throw Error("The share of {} is not a number above 0.", c.name);
               all[std::to_string(c.code)] = *share;

@@ -4,6 +4,8 @@
 #include <QtWidgets>
 #include <cmath>
 
+#include "base/text.h"
+
 // Resources of a static library are linked only when asked for, outside any namespace.
 static void initResources() {
   Q_INIT_RESOURCE(look);
@@ -230,18 +232,42 @@ QString decimal(double value, int decimals) {
   const qsizetype dot = s.indexOf('.');
   for (qsizetype i = (dot < 0 ? s.size() : dot) - 3; i > 0; i -= 3) s.insert(i, ' ');
   const bool zero = s.indexOf(QRegularExpression("[1-9]")) < 0;
+  s.replace('.', languageOfWords().decimalPoint());
   return (value < 0 && !zero ? QString("−") : QString()) + s;
+}
+
+QString fieldNumber(double value) {
+  return q(shortest(value)).replace('.', languageOfWords().decimalPoint());
+}
+
+std::optional<double> typedNumber(const QString& text) {
+  QString plain = text.trimmed().replace("−", "-");
+  if (languageOfWords().decimalPoint() == "," && !plain.contains('.')) plain.replace(',', '.');
+  return parseNumber(plain.toStdString());
 }
 
 QString compact(double value) {
   const double a = std::abs(value);
-  if (a != 0 && (a < 1e-3 || a >= 1e6)) return QString::number(value, 'g', 3).replace("-", "−");
+  if (a != 0 && (a < 1e-3 || a >= 1e6))
+    return QString::number(value, 'g', 3)
+        .replace("-", "−")
+        .replace('.', languageOfWords().decimalPoint());
   return decimal(value, a < 1 ? 3 : a < 10 ? 2 : a < 100 ? 1 : 0);
 }
 
 QString niceDate(const std::string& iso) {
   const QDate d = QDate::fromString(q(iso).left(10), Qt::ISODate);
-  return d.isValid() ? languageOfWords().toString(d, "d MMM yyyy") : QString();
+  if (!d.isValid()) return {};
+  // The long way of the language, without the day of the week and with the month cut short.
+  QString format = languageOfWords().dateFormat(QLocale::LongFormat);
+  format.remove(QRegularExpression("^dddd,? *|,? *dddd$")).replace("MMMM", "MMM");
+  return languageOfWords().toString(d, format);
+}
+
+QString bytesText(double bytes) {
+  if (bytes < 999'500) return txt("%1 kB").arg(decimal(bytes / 1e3, 0));
+  if (bytes < 999'500'000) return txt("%1 MB").arg(decimal(bytes / 1e6, bytes < 9.95e6 ? 1 : 0));
+  return txt("%1 GB").arg(decimal(bytes / 1e9, bytes < 9.995e9 ? 2 : 1));
 }
 
 QString areaText(double m2) {

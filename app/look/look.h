@@ -3,6 +3,7 @@
 #include <QFont>
 #include <QIcon>
 #include <QString>
+#include <optional>
 
 #include "legend/legend.h"
 #include "look/words.h"
@@ -42,13 +43,19 @@ Colour fromQt(const QColor& c);
 
 /// "1 234 567", groups parted by a space that both faces have.
 QString grouped(qulonglong n);
-/// A number with some decimals, minus as a true minus.
+/// A number with some decimals, as the language of the words writes it; minus as a true minus.
 QString decimal(double value, int decimals);
+/// A number in a field, which one may type over, and what was typed there: with the decimal sign of
+/// the language, or a point.
+QString fieldNumber(double value);
+std::optional<double> typedNumber(const QString& text);
 /// As few digits as tell values apart in a range of this size.
 QString compact(double value);
 /// "18 Jul 2031" of an ISO date; "" stays.
 QString niceDate(const std::string& iso);
 QString areaText(double squareMetres);
+/// "3.1 MB", "1.20 GB".
+QString bytesText(double bytes);
 inline QString q(const std::string& s) {
   return QString::fromStdString(s);
 }

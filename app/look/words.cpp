@@ -1,6 +1,7 @@
 #include "look/words.h"
 
 #include <QCoreApplication>
+#include <QDir>
 #include <QLibraryInfo>
 #include <QLocale>
 #include <QTranslator>
@@ -14,7 +15,7 @@ namespace {
 constexpr char kContext[] = "zp";
 
 QLocale english() {
-  return QLocale::English;
+  return QLocale(QLocale::English, QLocale::UnitedKingdom);
 }
 
 QLocale& spoken() {
@@ -58,7 +59,13 @@ QString sentenceOf(const std::exception& e) {
 void speak(const QStringList& languages, const QStringList& folders) {
   static QList<QTranslator*> installed;
   for (auto* before : std::exchange(installed, {})) delete before;
-  spoken() = english();
+  const auto take = [](const QLocale& locale) {
+    spoken() = locale;
+    QLocale fields = locale;
+    fields.setNumberOptions(QLocale::OmitGroupSeparator | QLocale::RejectGroupSeparator);
+    QLocale::setDefault(fields);
+  };
+  take(english());
   const auto load = [](const QString& file, const QString& folder) {
     auto* words = new QTranslator(qApp);
     if (!words->load(file, folder)) {
@@ -74,7 +81,7 @@ void speak(const QStringList& languages, const QStringList& folders) {
     const QString name = QString(language).replace('-', '_');
     for (const QString& folder : folders) {
       if (!load("zany-patch_" + name, folder)) continue;
-      spoken() = QLocale(name);
+      take(QLocale(name));
       load("qtbase_" + name, QLibraryInfo::path(QLibraryInfo::TranslationsPath));
       return;
     }
@@ -83,6 +90,28 @@ void speak(const QStringList& languages, const QStringList& folders) {
 
 QLocale languageOfWords() {
   return spoken();
+}
+
+QString withinSentence(const QString& title) {
+  return spoken().language() == QLocale::English ? title.toLower() : title;
+}
+
+std::vector<std::pair<QString, QString>> languagesIn(const QStringList& folders) {
+  std::vector<std::pair<QString, QString>> all{{"en", "English"}};
+  for (const QString& folder : folders)
+    for (const QString& file : QDir(folder).entryList({"zany-patch_*.qm"})) {
+      const QString id = file.section('_', 1).section('.', 0, 0);
+      if (std::any_of(all.begin(), all.end(), [&](const auto& one) { return one.first == id; }))
+        continue;
+      const QString name = QLocale(id).nativeLanguageName();
+      all.emplace_back(id, name.left(1).toUpper() + name.mid(1));
+    }
+  return all;
+}
+
+QStringList languageFolders() {
+  const QString here = QCoreApplication::applicationDirPath();
+  return {here + "/translations", here + "/../share/zany-patch/translations"};
 }
 
 }  // namespace zp

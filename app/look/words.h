@@ -3,6 +3,8 @@
 #include <QString>
 #include <exception>
 #include <string>
+#include <utility>
+#include <vector>
 
 #include "base/error.h"
 #include "base/words.h"
@@ -26,7 +28,15 @@ QString sentenceOf(const std::exception& e);
 /// Takes the first of the languages that one of the folders has a file for; English needs none.
 /// Before the window is made.
 void speak(const QStringList& languages, const QStringList& folders);
-/// How dates are written in it.
+/// How numbers and dates are written in it.
 QLocale languageOfWords();
+
+/// A title within a sentence: small in English, as it is in a language whose nouns are capitals.
+QString withinSentence(const QString& title);
+
+/// What one may choose: "en" and those of the folders, each with its name in itself.
+std::vector<std::pair<QString, QString>> languagesIn(const QStringList& folders);
+/// Where the files of the languages are: beside the program, else where it is installed.
+QStringList languageFolders();
 
 }  // namespace zp

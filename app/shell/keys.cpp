@@ -5,6 +5,7 @@
 #include <vector>
 
 #include "look/look.h"
+#include "shell/guide.h"
 
 namespace zp {
 namespace {
@@ -84,7 +85,8 @@ QString block(const QString& title, const std::vector<Key>& keys) {
 
 }  // namespace
 
-QString keysOf(Whereabouts place) {
+namespace {
+QString allKeysOf(Whereabouts place) {
   QString html;
   switch (place) {
     case Whereabouts::Scenes:
@@ -112,6 +114,15 @@ QString keysOf(Whereabouts place) {
   }
   if (!html.isEmpty()) html += "<br>";
   return html + block(txt("View"), kView) + "<br>" + block(txt("Everywhere"), kAlways);
+}
+}  // namespace
+
+QString keysOf(Whereabouts place) {
+  const QString page = guidePageOf(place);
+  if (guideUrl(page).isEmpty()) return allKeysOf(place);
+  return allKeysOf(place) +
+         QString("<br><a href='%1' style='color:%2; text-decoration:none'>%3</a>")
+             .arg(page, tokens().accent.name(), txt("What is done here, in the guide"));
 }
 
 }  // namespace zp

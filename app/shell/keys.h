@@ -18,7 +18,7 @@ enum class Whereabouts {
   Table
 };
 
-/// The keys that work at a place, as rich text.
+/// The keys that work at a place, as rich text, with a link to its page of the guide.
 QString keysOf(Whereabouts place);
 
 }  // namespace zp

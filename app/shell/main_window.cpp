@@ -7,6 +7,7 @@
 #include "scene/sensor.h"
 #include "shell/application.h"
 #include "shell/facts.h"
+#include "shell/guide.h"
 #include "shell/product_face.h"
 #include "shell/second_click.h"
 #include "walk/walk.h"
@@ -154,6 +155,7 @@ void MainWindow::buildOverView() {
           [this, &profiles] { view_->setPins(profiles.pins()); });
   facts_ = new TextPanel(view_);
   keys_ = new TextPanel(pages_);
+  connect(keys_, &TextPanel::linkActivated, this, &openGuide);
   polygonsPanel_ = new FloatingPanel("", view_);
   polygons_ = new PolygonsPanel(bench_);
   polygonsPanel_->body()->addWidget(polygons_);
@@ -174,6 +176,7 @@ void MainWindow::buildStudyMenu() {
   connect(studyMenu_, &StudyMenu::walkAsked, this, [this] { walk_->begin(); });
   connect(studyMenu_, &StudyMenu::keysAsked, this, &MainWindow::showKeys);
   connect(studyMenu_, &StudyMenu::lookAsked, this, &MainWindow::takeLook);
+  connect(studyMenu_, &StudyMenu::languageAsked, this, &MainWindow::takeLanguage);
 }
 
 void MainWindow::connectBench() {
@@ -265,6 +268,14 @@ void MainWindow::takeLook(const QString& look) {
     QApplication::exit(kAnotherLook);
 }
 
+void MainWindow::takeLanguage(const QString& language) {
+  QSettings().setValue("language", language);
+  if (bench_.jobs().busy())
+    noticeBar_->tell(txt("The language is another from the next start; a job runs now."), false);
+  else
+    QApplication::exit(kAnotherLook);
+}
+
 void MainWindow::studyChanged() {
   outlines_->forget();
   signatures_->forget();
@@ -315,7 +326,7 @@ void MainWindow::restorePlace() {
 
 void MainWindow::rememberPlace() {
   if (restoring_ || !bench_.hasStudy()) return;
-  bench_.setPlace("stage", stage_);
+  bench_.setPlaceSoon("stage", stage_);
   pictures_->remember();
 }
 

@@ -125,6 +125,7 @@ class MainWindow : public QMainWindow {
   void undo();
   void exportPicture(const QString& file);
   void takeLook(const QString& look);
+  void takeLanguage(const QString& language);
   bool toggledByKey(const QKeyEvent& e);
   void dropCard(const QString& id, QPoint at);
   void rememberPlace();

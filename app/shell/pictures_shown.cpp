@@ -174,13 +174,13 @@ void PicturesShown::restore() {
 }
 
 void PicturesShown::remember() {
-  if (!preview()) bench_.setPlace("front", view_.front().of);
-  bench_.setPlace("back", view_.back().of);
-  bench_.setPlace("mode", static_cast<int>(view_.mode()));
+  if (!preview()) bench_.setPlaceSoon("front", view_.front().of);
+  bench_.setPlaceSoon("back", view_.back().of);
+  bench_.setPlaceSoon("mode", static_cast<int>(view_.mode()));
   if (view_.fitted())
-    bench_.setPlace("view", nullptr);
+    bench_.setPlaceSoon("view", nullptr);
   else if (!view_.front().none())
-    bench_.setPlace(
+    bench_.setPlaceSoon(
         "view",
         {{"x", view_.centre().x}, {"y", view_.centre().y}, {"scale", view_.unitsPerPixel()}});
 }

@@ -1,6 +1,8 @@
 #include "shell/study_menu.h"
 
 #include "look/look.h"
+#include "shell/guide.h"
+#include "study/disk_use.h"
 
 namespace zp {
 
@@ -8,20 +10,39 @@ StudyMenu::StudyMenu(Workbench& bench, QWidget* window)
     : QMenu(window), bench_(bench), window_(window) {
   setObjectName("studyMenuList");
   setLayoutDirection(Qt::LeftToRight);  // not the button's, which has its sign last
-  connect(this, &QMenu::aboutToShow, this, &StudyMenu::fill);
+  connect(this, &QMenu::aboutToShow, this, [this] {
+    fill();
+    tellDiskUse();
+  });
 }
 
 void StudyMenu::fill() {
+  const bool any = bench_.hasStudy();
   clear();
   addStudies();
   addSeparator();
   addOutputs();
-  addBin(addMenu(zp::icon("bin"), txt("Bin")));
-  entry(txt("Close the study"), bench_.hasStudy(), [this] { bench_.close(); });
+  bin_ = addMenu(zp::icon("bin"), txt("Bin"));
+  addBin(bin_);
+  use_ = entry(txt("On the disk"), false, [] {});
+  entry(txt("Close the study"), any, [this] { bench_.close(); });
   addSeparator();
   addApplication();
   // The keys are the window's, and only told here: one that two have works for neither.
   for (auto* action : actions()) action->setShortcutContext(Qt::WidgetShortcut);
+}
+
+/// Counted only for who opens the menu, not for who searches it.
+void StudyMenu::tellDiskUse() {
+  use_->setVisible(bench_.hasStudy());
+  if (!bench_.hasStudy()) return;
+  const DiskUse use = diskUseOf(bench_.study().folder());
+  const auto size = [&](std::uintmax_t bytes) {
+    const QString text = bytesText(static_cast<double>(bytes));
+    return use.whole ? text : txt("more than %1").arg(text);
+  };
+  use_->setText(txt("On the disk: %1").arg(size(use.all)));
+  if (use.bin > 0) bin_->setTitle(txt("Bin (%1)").arg(size(use.bin)));
 }
 
 QAction* StudyMenu::entry(const QString& text, bool can, std::function<void()> action) {
@@ -86,11 +107,25 @@ void StudyMenu::emptyBin() {
 void StudyMenu::addApplication() {
   const QString other = currentLook() == "dusk" ? "daylight" : "dusk";
   entry(txt("Walk through the job"), bench_.hasStudy(), [this] { Q_EMIT walkAsked(); });
+  entry(txt("Guide"), !guideUrl("index.html").isEmpty(), [] { openGuide("index.html"); });
   addAction(txt("Keys"), QKeySequence("?"), this, &StudyMenu::keysAsked);
   addAction(zp::icon("light"), other == "dusk" ? txt("Look: dusk") : txt("Look: daylight"), this,
             [this, other] { Q_EMIT lookAsked(other); });
+  addLanguages(addMenu(txt("Language")));
   entry(txt("Zany Patch %1").arg(ZP_VERSION), false, [] {});
   addAction(txt("Quit"), QKeySequence::Quit, window_, &QWidget::close);
+}
+
+/// Each in its own words, so that it is found by who does not read the others.
+void StudyMenu::addLanguages(QMenu* menu) {
+  const QString now = QSettings().value("language").toString();
+  const auto add = [&](const QString& id, const QString& name) {
+    auto* one = menu->addAction(name, this, [this, id] { Q_EMIT languageAsked(id); });
+    one->setCheckable(true);
+    one->setChecked(id == now);
+  };
+  add("", txt("That of the desktop"));
+  for (const auto& [id, name] : languagesIn(languageFolders())) add(id, name);
 }
 
 void StudyMenu::newStudy() {

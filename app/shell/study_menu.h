@@ -23,17 +23,23 @@ class StudyMenu : public QMenu {
   void keysAsked();
   void walkAsked();
   void lookAsked(const QString& look);
+  /// "": that of the desktop.
+  void languageAsked(const QString& language);
 
  private:
   void addStudies();
   void addOutputs();
   void addBin(QMenu* menu);
+  void tellDiskUse();
   void addApplication();
+  void addLanguages(QMenu* menu);
   void emptyBin();
   QAction* entry(const QString& text, bool can, std::function<void()> action);
 
   Workbench& bench_;
   QWidget* window_;
+  QMenu* bin_ = nullptr;
+  QAction* use_ = nullptr;
 };
 
 }  // namespace zp

@@ -9,7 +9,9 @@ TextPanel::TextPanel(QWidget* over) : FloatingPanel("", over) {
   text_ = secondLabel("");
   text_->setObjectName("factSheet");
   text_->setTextFormat(Qt::RichText);
-  text_->setTextInteractionFlags(Qt::TextSelectableByMouse);
+  text_->setTextInteractionFlags(Qt::TextSelectableByMouse | Qt::LinksAccessibleByMouse |
+                                 Qt::LinksAccessibleByKeyboard);
+  connect(text_, &QLabel::linkActivated, this, &TextPanel::linkActivated);
   setTone(text_, "plain");
   body()->addWidget(text_);
 }

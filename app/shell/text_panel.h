@@ -11,6 +11,9 @@ class TextPanel : public FloatingPanel {
   void show(const QString& title, const QString& html);
   QString text() const { return text_->text(); }
 
+ Q_SIGNALS:
+  void linkActivated(const QString& to);
+
  private:
   QLabel* text_;
 };

@@ -13,7 +13,17 @@
 namespace fs = std::filesystem;
 
 namespace zp {
+
+namespace {
+constexpr int kPlace = 300;  // milliseconds
+}
+
 Workbench::Workbench(QObject* parent) : QObject(parent) {
+  placeTimer_.setSingleShot(true);
+  placeTimer_.setInterval(kPlace);
+  connect(&placeTimer_, &QTimer::timeout, this, [this] {
+    if (study_) guarded([&] { study_->save(); });
+  });
   connect(&jobs_, &JobRunner::cancelled, this, [this](const QString& title) {
     Q_EMIT notice(txt("“%1” was cancelled; nothing was left behind.").arg(title));
   });
@@ -32,6 +42,7 @@ void Workbench::guarded(const std::function<void()>& action) {
 
 void Workbench::saved() {
   keepOverviews();
+  placeTimer_.stop();
   guarded([&] { study_->save(); });
   Q_EMIT changed();
 }
@@ -121,6 +132,7 @@ void Workbench::keepOverviews() {
 }
 
 void Workbench::close() {
+  savePlace();
   jobs_.cancel();
   overviews_.stop();
   ++generation_;
@@ -284,6 +296,27 @@ void Workbench::setPlace(const std::string& key, const Json& value) {
   guarded([&] { study_->save(); });
 }
 
+void Workbench::setPlaceSoon(const std::string& key, const Json& value) {
+  if (!study_ || (study_->place.contains(key) && study_->place[key] == value)) return;
+  study_->place[key] = value;
+  placeTimer_.start();
+}
+
+/// What waits to be saved, now.
+void Workbench::savePlace() {
+  if (!placeTimer_.isActive() || !study_) return;
+  placeTimer_.stop();
+  try {
+    study_->save();
+  } catch (const std::exception&) {
+    // Only where one was; who hears of it may be going, too.
+  }
+}
+
+Workbench::~Workbench() {
+  savePlace();
+}
+
 Json Workbench::place(const std::string& key) const {
   return study_ && study_->place.contains(key) ? study_->place[key] : Json();
 }
@@ -368,7 +401,7 @@ const StudyScene* Workbench::currentScene() const {
 }
 
 void Workbench::setCurrentScene(const QString& id) {
-  setPlace("scene", id.toStdString());
+  setPlaceSoon("scene", id.toStdString());
   Q_EMIT currentSceneChanged();
 }
 

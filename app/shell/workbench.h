@@ -1,5 +1,6 @@
 #pragma once
 #include <QObject>
+#include <QTimer>
 #include <QUndoStack>
 #include <optional>
 
@@ -19,6 +20,7 @@ class Workbench : public QObject {
   Q_OBJECT
  public:
   explicit Workbench(QObject* parent = nullptr);
+  ~Workbench() override;
 
   bool hasStudy() const { return study_.has_value(); }
   const Study& study() const { return *study_; }
@@ -93,6 +95,8 @@ class Workbench : public QObject {
   void mergeClass(int code, int into);
 
   void setPlace(const std::string& key, const Json& value);
+  /// The same for what changes as one looks around: it is saved a moment later, all of it at once.
+  void setPlaceSoon(const std::string& key, const Json& value);
   Json place(const std::string& key) const;
 
   /// A background job of any kind, with its troubles told. `does` tells it from others: the same is
@@ -153,6 +157,7 @@ class Workbench : public QObject {
                      const std::string& value);
   std::function<void()> ofThisStudy(std::function<void()> done);
   void saved();
+  void savePlace();
   void guarded(const std::function<void()>& action);
   int nextRevision(const std::string& of, int now);
   void remember(const std::filesystem::path& folder);
@@ -163,6 +168,7 @@ class Workbench : public QObject {
   OverviewMaker overviews_;
   std::map<std::string, std::filesystem::path> reduced_;  // copies made since the study was opened
   QUndoStack undo_;
+  QTimer placeTimer_;
 };
 
 }  // namespace zp

@@ -25,10 +25,20 @@ bool isPlain(const QString& word) {
   return std::all_of(word.begin(), word.end(), [](QChar c) { return c.unicode() < 128; });
 }
 
+/// Made up: what is not in it was missed. Of a real one only the room that its words have is looked
+/// at.
+struct Spoken {
+  const char *name, *id, *folder;
+  bool madeUp;
+};
+const Spoken kMadeUp{"MadeUp", "pl", MADE_UP, true}, kGerman{"German", "de", LANGUAGES, false};
+
 class LanguageWindow : public RealWindow {
  protected:
+  virtual const Spoken& spoken() const { return kMadeUp; }
   void SetUp() override {
-    speak({"pl"}, {MADE_UP});
+    speak({spoken().id}, {spoken().folder});
+    ASSERT_NE(txt("Scenes"), "Scenes");
     RealWindow::SetUp();
     w().resize(1280, 800);
   }
@@ -71,7 +81,7 @@ class LanguageWindow : public RealWindow {
         "and "
         "or "
         "not when then else gree id VH VV Finch Kite Heron demo archive catalog json study "
-        "Mar Aug Oct Nov ";
+        "Mar Aug Oct Nov English Deutsch ";
     all += HAVEN " ";
     all += QSettings().value("recent").toStringList().join(" ");
     const auto add = [&](const std::string& text) { all += " " + q(text); };
@@ -113,6 +123,7 @@ class LanguageWindow : public RealWindow {
   }
 
   void expectTranslated(const QStringList& texts, const char* where) {
+    if (!spoken().madeUp) return;
     const QSet<QString> kept = names();
     QSet<QString> missed;
     for (const auto& text : texts)
@@ -124,6 +135,7 @@ class LanguageWindow : public RealWindow {
 
   /// A word that is cut short no longer ends as its language does.
   void expectWhole(const QStringList& texts, const char* where) {
+    if (!spoken().madeUp) return;
     static const QRegularExpression cut("[\\p{L}]*…");
     for (const auto& text : texts) {
       const QString last = cut.match(text).captured();
@@ -157,7 +169,7 @@ class LanguageWindow : public RealWindow {
               << where << ": " << view->objectName().toStdString();
         }
     }
-    look(QString("language-") + where);
+    look(QString("%1-%2").arg(spoken().name, where));
   }
   void expectMenu(const QMenu& menu, const char* where) {
     QStringList texts;
@@ -173,6 +185,12 @@ class LanguageWindow : public RealWindow {
     d().make("primary", "the points");
   }
 };
+
+class EveryLanguage : public LanguageWindow, public ::testing::WithParamInterface<Spoken> {
+  const Spoken& spoken() const override { return GetParam(); }
+};
+INSTANTIATE_TEST_SUITE_P(Window, EveryLanguage, ::testing::Values(kMadeUp, kGerman),
+                         [](const auto& of) { return of.param.name; });
 
 TEST_F(LanguageWindow, HasAFormForEachNumber) {
   EXPECT_EQ(txt("%n scenes", "%n scene", 1), "1 scênêsöö¹");
@@ -198,7 +216,47 @@ TEST_F(LanguageWindow, SaysWhatWentWrong) {
   lookAround("a wrong formula");
 }
 
-TEST_F(LanguageWindow, NoWordOfTheDesksIsMissedOrCut) {
+TEST_F(LanguageWindow, GermanWritesNumbersAndDatesAsItDoes) {
+  speak({"de-AT", "en"}, {LANGUAGES});
+  EXPECT_EQ(txt("Scenes"), "Szenen");
+  EXPECT_EQ(txt("%n scenes", "%n scene", 1), "1 Szene");
+  EXPECT_EQ(decimal(-1234.56, 1), QString("−1 234,6"));
+  EXPECT_EQ(compact(0.25), "0,250");
+  EXPECT_EQ(niceDate("2031-07-18"), "18. Juli 2031");
+  EXPECT_EQ(fieldNumber(0.0001), "0,0001");
+  EXPECT_EQ(typedNumber("0,5"), 0.5);
+  EXPECT_EQ(typedNumber(" −0.5"), -0.5);
+  EXPECT_FALSE(typedNumber("1,2,3"));
+  QDoubleSpinBox box;
+  box.setDecimals(2);
+  box.setRange(0, 10000);
+  box.setValue(1234.5);
+  EXPECT_EQ(box.text(), "1234,50");
+  speak({"en"}, {LANGUAGES});
+  EXPECT_EQ(niceDate("2031-07-18"), "18 Jul 2031");
+  EXPECT_EQ(decimal(0.5, 1), "0.5");
+  EXPECT_FALSE(typedNumber("0,5"));
+}
+
+TEST_F(LanguageWindow, OneIsChosenInTheStudyMenu) {
+  auto* study = w().findChild<StudyMenu*>("studyMenuList");
+  QObject::disconnect(study, &StudyMenu::languageAsked, nullptr,
+                      nullptr);  // builds the window anew
+  QStringList asked, names;
+  QObject::connect(study, &StudyMenu::languageAsked, [&](const QString& id) { asked << id; });
+  whenOpen<QMenu>([&](QMenu& menu) {
+    for (auto* a : menu.actions())
+      for (auto* one : a->menu() != nullptr ? a->menu()->actions() : QList<QAction*>()) {
+        names << one->text();
+        if (one->text() == "Deutsch" || one->text() == "English") one->trigger();
+      }
+    menu.close();
+  });
+  QTest::mouseClick(w().trail().studyButton(), Qt::LeftButton);
+  EXPECT_EQ(asked, QStringList({"en", "de"})) << names.join(", ").toStdString();
+}
+
+TEST_P(EveryLanguage, NoWordOfTheDesksIsMissedOrCut) {
   for (int stage = 0; stage < 6; ++stage) {
     d().stage(stage);
     lookAround(("stage " + std::to_string(stage + 1) + " at first").c_str());
@@ -217,7 +275,7 @@ TEST_F(LanguageWindow, NoWordOfTheDesksIsMissedOrCut) {
   }
 }
 
-TEST_F(LanguageWindow, NoWordOnTheWayToTheMatrixIsMissedOrCut) {
+TEST_P(EveryLanguage, NoWordOnTheWayToTheMatrixIsMissedOrCut) {
   d().stage(1);
   d().click("index-vegetation");
   d().make("primary", "the index");
@@ -335,7 +393,7 @@ TEST_F(LanguageWindow, NoWordOnTheWayToTheMatrixIsMissedOrCut) {
   expectTranslated(facts, "facts");
 }
 
-TEST_F(LanguageWindow, NoWordOfThePanelsIsMissedOrCut) {
+TEST_P(EveryLanguage, NoWordOfThePanelsIsMissedOrCut) {
   d().stage(1);
   d().click("index-vegetation");
   d().make("primary", "the index");
@@ -376,7 +434,7 @@ TEST_F(LanguageWindow, NoWordOfThePanelsIsMissedOrCut) {
   }
 }
 
-TEST_F(LanguageWindow, NoWordOfWhatComesInIsMissedOrCut) {
+TEST_P(EveryLanguage, NoWordOfWhatComesInIsMissedOrCut) {
   d().stage(0);
   w().bench().setPlace("archive", HAVEN "/archive/catalog.json");
   d().click("bringArchive");
@@ -402,7 +460,7 @@ TEST_F(LanguageWindow, NoWordOfWhatComesInIsMissedOrCut) {
   }
 }
 
-TEST_F(LanguageWindow, NoWordWithoutAStudyIsMissedOrCut) {
+TEST_P(EveryLanguage, NoWordWithoutAStudyIsMissedOrCut) {
   driver_.reset();
   window_ = std::make_unique<MainWindow>();
   driver_ = std::make_unique<Driver>(*window_);

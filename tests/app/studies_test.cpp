@@ -209,8 +209,7 @@ TEST_F(Studies, AMissingSceneIsNamedAndTheRestIsUsable) {
 TEST_F(Studies, WhatIsNoStudyIsRefused) {
   std::ofstream(folder_ / "study.txt") << "x";
   EXPECT_FALSE(w().bench().open(q(folder_.string())));
-  EXPECT_TRUE(said().contains("is not a study;"))
-      << said().toStdString();
+  EXPECT_TRUE(said().contains("is not a study;")) << said().toStdString();
   EXPECT_EQ(s().folder(), folder_ / "study");
 }
 
@@ -225,7 +224,7 @@ TEST_F(Studies, TheBinIsReachedFromTheMenuOnAnotherDay) {
   const auto inBin = [&](const QString& entry) {
     whenOpen<QMenu>([entry](QMenu& menu) {
       for (auto* a : menu.actions())
-        if (a->menu() != nullptr && a->text() == "Bin") {
+        if (a->menu() != nullptr && a->text().startsWith("Bin (") && a->text().endsWith("MB)")) {
           for (auto* b : a->menu()->actions())
             if (b->text().startsWith(entry)) b->trigger();
           break;
@@ -234,6 +233,15 @@ TEST_F(Studies, TheBinIsReachedFromTheMenuOnAnotherDay) {
     });
     QTest::mouseClick(w().trail().studyButton(), Qt::LeftButton);
   };
+  QString told;
+  whenOpen<QMenu>([&told](QMenu& menu) {
+    for (auto* a : menu.actions())
+      if (a->text().startsWith("On the disk")) told = a->text();
+    menu.close();
+  });
+  QTest::mouseClick(w().trail().studyButton(), Qt::LeftButton);
+  EXPECT_TRUE(told.contains(QRegularExpression("^On the disk: 1[0-9]{2} MB$")))
+      << told.toStdString();
   inBin(q(made.name));
   ASSERT_EQ(d().products(), 1u);
   EXPECT_TRUE(fs::exists(s().products[0].file));

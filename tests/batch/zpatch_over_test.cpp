@@ -369,8 +369,12 @@ class ManyScenes : public ZpatchOver {
  protected:
   void SetUp() override {
     ZpatchOver::SetUp();
-    fs::rename(folder_ / "tiles/a.tif", folder_ / "tiles/north.tif");
-    fs::rename(folder_ / "tiles/c.tif", folder_ / "tiles/south.tif");
+    for (const auto& [tile, day] : {std::pair{"a", "2031-07-18"}, {"c", "2031-05-02"}}) {
+      const fs::path place = folder_ / "archive" / ("finch-" + std::string(day));
+      fs::create_directories(place);
+      fs::rename(folder_ / "tiles" / (std::string(tile) + ".tif"),
+                 place / ("finch-" + std::string(day) + ".tif"));
+    }
     for (const char* file : {"sheet.json", "scenes.csv", "parallel.sh", "Snakefile", "slurm.sh"})
       fs::copy_file(fs::path(MANY_SCENES) / file, folder_ / file,
                     fs::copy_options::overwrite_existing);
@@ -390,7 +394,7 @@ class ManyScenes : public ZpatchOver {
       EXPECT_TRUE(fs::exists(row[t.column("cover")])) << row[3];
     }
     std::sort(ids.begin(), ids.end());
-    EXPECT_EQ(ids, (Words{"north", "south"}));
+    EXPECT_EQ(ids, (Words{"july", "may"}));
   }
 };
 
@@ -402,7 +406,7 @@ TEST_F(ManyScenes, InOneCall) {
 TEST_F(ManyScenes, WithGnuParallel) {
   ASSERT_EQ(shell("./parallel.sh sheet.json scenes.csv made 2"), 0) << err();
   expectBoth();
-  fs::remove(folder_ / "tiles/south.tif");
+  fs::remove(folder_ / "archive/finch-2031-05-02/finch-2031-05-02.tif");
   EXPECT_NE(shell("./parallel.sh sheet.json scenes.csv made 2"), 0);
   auto all = states();
   std::sort(all.begin(), all.end());

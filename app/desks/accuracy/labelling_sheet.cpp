@@ -155,7 +155,7 @@ QLayout* LabellingSheet::buildHints() {
   mixedHint_ = keyHint("M", "");
   hints->addWidget(
       wrapping({keyHint("U", ""), unsure_, mixedHint_, mixed_, keyHint(txt("Space"), txt("skip")),
-                keyHint(txt("Backspace"), txt("back")),
+                keyHint(txt("Backspace"), txt("the point before")),
                 keyHint(txt("Enter"), txt("next without a label")), keyHint("+ −", txt("zoom")),
                 keyHint("`", txt("other picture"))},
                14),
@@ -222,7 +222,7 @@ void LabellingSheet::open() {
 /// What the three panes are for, and how many pixels of the map lie across each.
 void LabellingSheet::namePanes() {
   const bool change = book_.ofChange();
-  const QString names[] = {change ? txt("Before") : txt("Close"),
+  const QString names[] = {change ? txt("Before") : txt("Near"),
                            change ? txt("After") : txt("Around"),
                            change ? txt("Around, after") : txt("Wide")};
   const double pixels[] = {kPixelsClose, change ? kPixelsClose : kPixelsAround,

@@ -41,7 +41,11 @@ void MatrixView::setMatrix(const ConfusionMatrix& m, const Assessment& a, const 
   const QFontMetrics metrics(textFont(9.5));
   int widest = 0;
   for (const auto& name : m.names) widest = std::max(widest, metrics.horizontalAdvance(q(name)));
-  names_ = std::clamp(widest + 28, kLeastNames, kMostNames);
+  // The names of the foot's lines stand below those of the classes, in a smaller face.
+  const QFontMetrics small(textFont(9));
+  const int foot = std::max(small.horizontalAdvance(txt("producer's accuracy")),
+                            small.horizontalAdvance(txt("% of the area")));
+  names_ = std::clamp(std::max(widest + 28, foot + 8), kLeastNames, kMostNames);
   fitBars();
   update();
 }
@@ -235,7 +239,8 @@ void MatrixView::paintHeads(QPainter& p) const {
                static_cast<int>(align) | Qt::AlignBottom | Qt::TextWordWrap, text);
   };
   head(0, 54, Qt::AlignRight, assessment_.weighted ? txt("% of the area") : txt("points"));
-  head(kBar, 100, Qt::AlignLeft, turned_ ? txt("producer's accuracy") : txt("user's accuracy"));
+  head(kBar, kError - 22 - kBar, Qt::AlignLeft,
+       turned_ ? txt("producer's accuracy") : txt("user's accuracy"));
   head(kError - 22, kMargins - kError + 22, Qt::AlignRight,
        turned_ ? txt("omission") : txt("commission"));
 }

@@ -451,7 +451,7 @@ const Product* IndexPanel::classMap() const {
 QString IndexPanel::action() const {
   if (made() != nullptr) return thresholds_->action();
   const QString name = index_.empty() ? txt("index by hand") : txt(indexEntry(index_).title);
-  return txt("Make %1").arg(name.toLower());
+  return txt("Make %1").arg(withinSentence(name));
 }
 
 QString IndexPanel::missing() const {

@@ -208,7 +208,7 @@ Json ModelPanel::step() const {
   if (const auto area = bench_.studyAreaId(); inside_->isChecked() && !area.empty())
     step["inside"] = area;
   const auto& by = learned_->method.empty() ? method_->chosen().id : learned_->method;
-  step["name"] = txt("Cover, %1").arg(txt(method(by).title).toLower()).toStdString();
+  step["name"] = txt("Cover, %1").arg(withinSentence(txt(method(by).title))).toStdString();
   return step;
 }
 

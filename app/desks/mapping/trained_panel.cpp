@@ -384,7 +384,7 @@ Json TrainedPanel::step() const {
   kept_->addTo(step);
   if (const auto area = bench_.studyAreaId(); inside_->isChecked() && !area.empty())
     step["inside"] = area;
-  step["name"] = txt("Cover, %1").arg(txt(method_->chosen().title).toLower()).toStdString();
+  step["name"] = txt("Cover, %1").arg(withinSentence(txt(method_->chosen().title))).toStdString();
   return step;
 }
 

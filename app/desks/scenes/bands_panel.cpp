@@ -145,8 +145,8 @@ void BandsPanel::fillBands(const Scene& scene) {
     bands_->setCellWidget(b, kRole, roleBox(b, band.role));
     bands_->setItem(b, kWavelength,
                     figureItem(band.wavelength > 0 ? QString::number(band.wavelength) : "–"));
-    bands_->setItem(b, kScale, figureItem(q(shortest(band.conversion.scale))));
-    bands_->setItem(b, kOffset, figureItem(q(shortest(band.conversion.offset))));
+    bands_->setItem(b, kScale, figureItem(fieldNumber(band.conversion.scale)));
+    bands_->setItem(b, kOffset, figureItem(fieldNumber(band.conversion.offset)));
     for (int column : {kBand, kWavelength})
       bands_->item(b, column)->setFlags(bands_->item(b, column)->flags() & ~Qt::ItemIsEditable);
   }
@@ -174,8 +174,8 @@ void BandsPanel::setDate() {
 void BandsPanel::setNodata() {
   const auto* s = bench_.currentScene();
   if (s == nullptr || filling_) return;
-  const QString text = nodata_->text().trimmed().replace("−", "-");
-  const auto value = parseNumber(text.toStdString());
+  const QString text = nodata_->text().trimmed();
+  const auto value = typedNumber(text);
   if (!text.isEmpty() && !value)
     return Q_EMIT trouble(
         txt("The no-data value is not a number; write one such as 0 or -9999, or leave it empty."));
@@ -193,7 +193,7 @@ void BandsPanel::convert(int row, int column, const QString& text) {
   const bool scale = column == kScale;
   const auto part = scale ? &RasterFile::Conversion::scale : &RasterFile::Conversion::offset;
   const double before = s->scene.bands[static_cast<size_t>(row)].conversion.*part;
-  const auto value = parseNumber(QString(text).trimmed().replace("−", "-").toStdString());
+  const auto value = typedNumber(text);
   if (!value || (scale && *value == 0)) {
     refresh();
     return Q_EMIT trouble(scale ? txt("The scale is not a number other than 0; write one such as "

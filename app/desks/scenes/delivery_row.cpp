@@ -42,9 +42,9 @@ DeliveryRow::DeliveryRow(Workbench& bench, QWidget* parent) : QWidget(parent), b
     // What the scene has is a good start.
     const Grid& g = s->scene.grid;
     system_->setText(q(crsName(g.crs)));
-    x_->setText(q(shortest(g.extent().left)));
-    y_->setText(q(shortest(g.extent().top)));
-    pixel_->setText(q(shortest(g.pixelWidth())));
+    x_->setText(fieldNumber(g.extent().left));
+    y_->setText(fieldNumber(g.extent().top));
+    pixel_->setText(fieldNumber(g.pixelWidth()));
   });
 }
 
@@ -55,15 +55,14 @@ void DeliveryRow::refresh() {
   fields_->setVisible(d.has_value());
   if (!d) return;
   system_->setText(q(crsName(d->crs)));
-  x_->setText(q(shortest(d->origin.x)));
-  y_->setText(q(shortest(d->origin.y)));
-  pixel_->setText(q(shortest(d->pixel)));
+  x_->setText(fieldNumber(d->origin.x));
+  y_->setText(fieldNumber(d->origin.y));
+  pixel_->setText(fieldNumber(d->pixel));
 }
 
 void DeliveryRow::set() {
-  const auto x = parseNumber(x_->text().trimmed().toStdString()),
-             y = parseNumber(y_->text().trimmed().toStdString()),
-             pixel = parseNumber(pixel_->text().trimmed().toStdString());
+  const auto x = typedNumber(x_->text()), y = typedNumber(y_->text()),
+             pixel = typedNumber(pixel_->text());
   if (!x || !y || !pixel || !(*pixel > 0) || !std::isfinite(*x) || !std::isfinite(*y))
     return Q_EMIT trouble(txt("The corner and the pixel size are numbers, the size above 0."));
   try {
