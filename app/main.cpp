@@ -39,13 +39,16 @@ int main(int argc, char** argv) {
     if (line.has("walk")) window.walk().offer();
     if (line.has("tour")) return zp::runTour(window, line.value("tour"), line.value("truth"));
     if (line.has("measure")) return zp::runMeasure(window, line.value("measure"), started);
+    const QString kept = QSettings().value("look", "dusk").toString();
     result = QApplication::exec();
     geometry = window.saveGeometry();
     paths.clear();
     if (window.bench().hasStudy())
       paths << QString::fromStdString(window.bench().study().folder().string());
     window.close();
-    wanted = QSettings().value("look", "dusk").toString();
+    // One that was named stays until another is chosen.
+    if (const QString look = QSettings().value("look", "dusk").toString(); look != kept)
+      wanted = look;
   } while (result == zp::kAnotherLook);
   return result;
 }

@@ -5,12 +5,17 @@
 namespace zp {
 
 QString nameWithDate(const Scene& scene) {
-  // A name that tells the day already is followed by the year alone.
   const QString name = q(scene.name);
-  QString date = niceDate(scene.date);
-  if (!date.isEmpty() && name.contains(date.chopped(5)))
-    date = name.contains(date) ? QString() : date.right(4);
-  return name + (date.isEmpty() ? QString() : "  " + date);
+  const QDate date = QDate::fromString(q(scene.date).left(10), Qt::ISODate);
+  if (!date.isValid()) return name;
+  // A name that tells the day already, in this language or in English, is followed by the year
+  // alone.
+  const QLocale english(QLocale::English, QLocale::UnitedKingdom);
+  if (!name.contains(english.toString(date, "d MMM")) &&
+      !name.contains(niceDate(scene.date).chopped(5)))
+    return name + "  " + niceDate(scene.date);
+  const QString year = QString::number(date.year());
+  return name.contains(year) ? name : name + "  " + year;
 }
 
 QTableWidgetItem* classItem(const Legend& legend, int code, const std::string& name) {

@@ -1,6 +1,7 @@
 #include "shell/demo_study.h"
 
 #include <QtWidgets>
+#include <filesystem>
 
 #include "base/run_program.h"
 #include "base/text.h"
@@ -56,8 +57,15 @@ void DemoStudy::open(std::function<void()> opened) {
   bench_.background(
       txt("Make Ondrey Haven"),
       [command](const Progress& progress) {
-        runProgram(command, progress,
-                   [&progress](const std::string& line) { hear(line, progress); });
+        try {
+          runProgram(command, progress,
+                     [&progress](const std::string& line) { hear(line, progress); });
+        } catch (...) {
+          std::error_code ec;  // half of it is of no use
+          for (const auto& half : {command[2], command[3] + ".part"})
+            std::filesystem::remove_all(half, ec);
+          throw;
+        }
       },
       show, "demo");
 }

@@ -76,7 +76,7 @@ StartPage::StartPage(Workbench& bench, StudyMenu& menu, QWidget* over)
   layout->addLayout(below);
   layout->addStretch(3);
   over->installEventFilter(this);
-  connect(&bench_.jobs(), &JobRunner::changed, this, &StartPage::refresh);
+  connect(&bench_.jobs(), &JobRunner::changed, this, &StartPage::tellDemo);
 }
 
 QWidget* StartPage::buildDemo() {
@@ -123,6 +123,11 @@ QWidget* StartPage::buildOpen() {
 }
 
 void StartPage::refresh() {
+  tellDemo();
+  fillRecent();
+}
+
+void StartPage::tellDemo() {
   const bool there = DemoStudy::isThere(), can = there || DemoStudy::canBeMade();
   openDemo_->setText(there ? txt("Go on with the demo") : txt("Make the demo"));
   openDemo_->setEnabled(can && !bench_.jobs().busy());
@@ -135,7 +140,6 @@ void StartPage::refresh() {
                       : can ? about + " " +
                                   txt("It is made here in about half a minute and takes 350 MB.")
                             : about + " " + txt("Install the package zany-patch-demo for it."));
-  fillRecent();
 }
 
 void StartPage::fillRecent() {

@@ -25,6 +25,7 @@ class StartPage : public QWidget {
   QWidget* buildDemo();
   QWidget* buildBringIn();
   QWidget* buildOpen();
+  void tellDemo();
   void fillRecent();
 
   Workbench& bench_;

@@ -74,6 +74,8 @@ Json askedOf(const RunOver& task, const Json& sheet, const std::map<std::string,
   for (const auto& [name, scene] : scenes) {
     asked["scenes"][name] = toJson(scene, "/");
     for (const auto& band : scene.bands) files.insert(band.file);
+    for (const auto& other : {scene.mask, scene.quality.file})
+      if (!other.empty()) files.insert(other);
   }
   for (const auto& step : sheet.at("steps"))
     for (const auto& f : stepKind(step.at("do")).fields)
@@ -81,6 +83,9 @@ Json askedOf(const RunOver& task, const Json& sheet, const std::map<std::string,
   if (task.start) {
     asked["legend"] = toJson(task.start->legend);
     asked["training"] = {{"crs", task.start->trainingCrs}, {"areas", toJson(task.start->training)}};
+    if (const auto& grid = task.start->delivery)
+      asked["delivery"] = {
+          {"crs", grid->crs}, {"origin", {grid->origin.x, grid->origin.y}}, {"pixel", grid->pixel}};
     for (const auto& o : task.start->outlines) files.insert(fileOf(o.layer));
   }
   asked["files"] = Json::object();
@@ -205,7 +210,9 @@ void make(const RunOver& task, const SheetRow& row, const Progress& progress, Ro
   }
   const Workplace place(task.into, row.folder);
   std::optional<Study> held;  // nobody has the one before open
-  if (!before.is_null()) held = Study::open(result.study);
+  std::error_code ec;
+  if (!before.is_null() && fs::exists(result.study / "study.json", ec))
+    held = Study::open(result.study);
   Json outputs;
   {
     Study study = begin(task, row, place.study(), scenes, sheet);

@@ -199,15 +199,32 @@ TEST_F(ZpatchOver, SeveralScenesAndAStudyToStartFrom) {
   Json sheet = readJson(folder_ / "sheet.json");
   sheet["steps"][1]["name"] = "{who}: {date may}";
   writeJson(folder_ / "sheet.json", sheet);
-  const Study open = Study::open(folder_ / "start");  // it may be open: it is only read
+  Study start = Study::open(folder_ / "start");  // it may be open: it is only read
   ASSERT_EQ(run("run sheet.json --over scenes.csv --into made --study start"), 0) << err();
-  const Study made = Study::open(folder_ / "made/row-1");
+  const Study made = Study::read(folder_ / "made/row-1");
   EXPECT_EQ(made.legend.classes.size(), 2u);
   EXPECT_EQ(made.scenes.size(), 3u);
   EXPECT_EQ(made.products[1].name, "Ann: 2031-05-01");
   EXPECT_EQ(classAreas(made.products[0].file)[0].pixels, 200u);
   // The first band was said to be near infrared.
   EXPECT_FLOAT_EQ(readFloats(made.products[1].file)[19], 0.2f);
+  ASSERT_EQ(run("run sheet.json --over scenes.csv --into made --study start"), 0) << err();
+  EXPECT_EQ(states(), (Words{"skipped"}));
+  // What it starts from is among what it is made from.
+  start.delivery = DeliveryGrid{metricGrid(1, 1).crs, {0, 0}, 20};
+  start.save();
+  ASSERT_EQ(run("run sheet.json --over scenes.csv --into made --study start"), 0) << err();
+  EXPECT_EQ(states(), (Words{"done"}));
+  EXPECT_EQ(RasterFile(made.products[0].file).grid().width, 10);
+}
+
+TEST_F(ZpatchOver, AStudyThatLostItsFileIsMadeAgainBesideTheRest) {
+  ASSERT_EQ(over(), 0) << err();
+  fs::remove(folder_ / "made/b/study.json");
+  text("made/b/mine.txt", "mine");
+  ASSERT_EQ(over(), 0) << err();
+  EXPECT_EQ(states(), (Words{"skipped", "done", "skipped"}));
+  EXPECT_EQ(textOf(folder_ / "made/b-kept/mine.txt"), "mine");
 }
 
 TEST_F(ZpatchOver, WrongCallsAndTables) {
