@@ -61,7 +61,12 @@ HintCard::HintCard(QWidget* over) : QFrame(over), ring_(new Ring(over)) {
   leave_ = linkButton(txt("Leave the walk"));
   leave_->setObjectName("walkLeave");
   leave_->setToolTip(txt("It goes on where it was left, from the study menu"));
-  connect(skip_, &QPushButton::clicked, this, &HintCard::skipped);
+  connect(skip_, &QPushButton::clicked, this, [this] {
+    // The second of two clicks is not meant for the next step.
+    if (skippedAt_.isValid() && skippedAt_.elapsed() < QApplication::doubleClickInterval()) return;
+    skippedAt_.start();
+    Q_EMIT skipped();
+  });
   connect(leave_, &QPushButton::clicked, this, &HintCard::left);
   auto* head = new QHBoxLayout;
   head->addWidget(title_, 1);

@@ -35,6 +35,7 @@ class HintCard : public QFrame {
   QLabel *title_, *text_, *count_;
   QPushButton *skip_, *leave_;
   QRect place_;
+  QElapsedTimer skippedAt_;
 };
 
 }  // namespace zp
