@@ -267,21 +267,26 @@ TEST(ChangeLabels, AreReportedByTheirNames) {
                                                     : row[earlier] + " → " + row[later]);
 }
 
-TEST(LabelsFromAMap, FollowItUnlessSomebodySaidOtherwise) {
-  Dates d;
-  const auto truth = d.addMap("True", after, "2031-06-01");
+/// Points over the later map, with the labels that another map gives them.
+std::string labelledBy(Dates& d, const std::string& reference) {
   const auto points = d.run({{"do", "points"},
                              {"over", d.later},
                              {"plan", "random"},
                              {"count", 60},
                              {"seed", 4},
                              {"name", "Points"}});
-  const auto labels = d.run({{"do", "labels"},
-                             {"points", points},
-                             {"map", d.later},
-                             {"reference", truth},
-                             {"seed", 2},
-                             {"name", "L"}});
+  return d.run({{"do", "labels"},
+                {"points", points},
+                {"map", d.later},
+                {"reference", reference},
+                {"seed", 2},
+                {"name", "L"}});
+}
+
+TEST(LabelsFromAMap, FollowItUnlessSomebodySaidOtherwise) {
+  Dates d;
+  const auto truth = d.addMap("True", after, "2031-06-01");
+  const auto labels = labelledBy(d, truth);
   LabelsFile by = d.file(labels);
   ASSERT_TRUE(by.labelling.closed());
   const int changed = by.labelling.current().id;
@@ -301,18 +306,7 @@ TEST(LabelsFromAMap, ArriveWhereItSaidNothingBefore) {
   Dates d;
   const auto half = d.addMap(
       "Half", [](int x, int) { return x < 30 ? kSand : 0; }, "2031-06-01");
-  const auto points = d.run({{"do", "points"},
-                             {"over", d.later},
-                             {"plan", "random"},
-                             {"count", 60},
-                             {"seed", 4},
-                             {"name", "Points"}});
-  const auto labels = d.run({{"do", "labels"},
-                             {"points", points},
-                             {"map", d.later},
-                             {"reference", half},
-                             {"seed", 2},
-                             {"name", "L"}});
+  const auto labels = labelledBy(d, half);
   LabelsFile some = d.file(labels);
   ASSERT_FALSE(some.labelling.closed());
   some.labelling.nextOpen();
