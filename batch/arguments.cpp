@@ -132,11 +132,6 @@ std::vector<fs::path> filesOf(const Scene& scene) {
   return files;
 }
 
-fs::path fileOfLayer(const std::string& layer) {
-  std::error_code ec;
-  return fs::exists(layer, ec) ? layer : layer.substr(0, layer.rfind(':'));
-}
-
 Json names(const Outputs& outputs) {
   Json list = Json::array();
   for (const auto& t : outputs.targets()) list.push_back(t.string());

@@ -4,6 +4,7 @@
 #include "base/error.h"
 #include "base/outputs.h"
 #include "index/scope.h"
+#include "outline/layer.h"
 
 namespace zp {
 
@@ -54,7 +55,6 @@ struct ClassMapArgument {
 };
 
 std::vector<std::filesystem::path> filesOf(const Scene& scene);
-std::filesystem::path fileOfLayer(const std::string& layer);
 Json names(const Outputs& outputs);
 /// What a call tells of a scene that it made.
 Json factsOf(const std::filesystem::path& file, const Outputs& outputs);

@@ -1,8 +1,4 @@
 // Tables: a formula in the first line, then a CSV that it is computed over, grouped and ordered.
-#include <unistd.h>
-
-#include <fstream>
-
 #include "base/csv.h"
 #include "fuzz.h"
 #include "sampling/group_rows.h"
@@ -10,12 +6,9 @@
 #include "sampling/table_edits.h"
 
 extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
-  return onlyErrors(data, size, [](const std::string& text) {
-    const auto end = std::min(text.find('\n'), text.size());
-    const std::string formula = text.substr(0, end);
-    const auto file =
-        std::filesystem::temp_directory_path() / ("zp-fuzz-" + std::to_string(getpid()) + ".csv");
-    std::ofstream(file, std::ios::binary) << text.substr(std::min(end + 1, text.size()));
+  return onlyErrors(data, size, [](std::string text) {
+    const std::string formula = takeLine(text);
+    const auto file = written("table.csv", text);
     zp::Sheet sheet = zp::sheetOf(zp::readCsv(file, zp::dialectOf(file), 1000));
     const std::string first = sheet.columns[0].name;
     zp::applyEdit(sheet, {{"sort", first}, {"down", true}});

@@ -100,6 +100,10 @@ Wald               0      3     27</translation>
       <translation>%1  (das Untersuchungsgebiet)</translation>
     </message>
     <message>
+      <source>%1 %</source>
+      <translation>%1 %</translation>
+    </message>
+    <message>
       <source>%1 % (%2 to %3)</source>
       <translation>%1 % (%2 bis %3)</translation>
     </message>
@@ -570,6 +574,10 @@ Wald               0      3     27</translation>
     <message>
       <source>%1, of “%2”</source>
       <translation>%1, von „%2“</translation>
+    </message>
+    <message>
+      <source>%1, on a screen of %2 × %3 pixels</source>
+      <translation>%1, auf einem Bildschirm von %2 × %3 Pixeln</translation>
     </message>
     <message>
       <source>%1, on level ground</source>
@@ -2804,6 +2812,10 @@ Wald               0      3     27</translation>
       <translation>Vergleichen mit</translation>
     </message>
     <message>
+      <source>Comparison</source>
+      <translation>Vergleich</translation>
+    </message>
+    <message>
       <source>Comparisons are not chained; join two of them with “and”.</source>
       <translation>Vergleiche werden nicht verkettet; verbinden Sie zwei davon mit „and“.</translation>
     </message>
@@ -4106,6 +4118,10 @@ Wald               0      3     27</translation>
     <message>
       <source>How far a training pixel reaches with curved borders, in spreads of the features: high reaches less far. Not used with straight ones.</source>
       <translation>Wie weit ein Trainingspixel bei gekrümmten Grenzen reicht, in Streuungen der Merkmale: hoch reicht weniger weit. Bei geraden nicht gebraucht.</translation>
+    </message>
+    <message>
+      <source>How far the job is</source>
+      <translation>Wie weit die Arbeit ist</translation>
     </message>
     <message>
       <source>How far the mean of the area lies from that of the others, in their spreads</source>
@@ -6248,6 +6264,10 @@ Wald               0      3     27</translation>
       <translation>Punkte in jeder Klasse</translation>
     </message>
     <message>
+      <source>Points labelled</source>
+      <translation>Bestimmte Punkte</translation>
+    </message>
+    <message>
       <source>Points overlap nothing; ask for the polygon that each lies within.</source>
       <translation>Punkte überdecken nichts; fragen Sie nach dem Polygon, in dem jeder liegt.</translation>
     </message>
@@ -6502,6 +6522,10 @@ Wald               0      3     27</translation>
     <message>
       <source>Reference system</source>
       <translation>Bezugssystem</translation>
+    </message>
+    <message>
+      <source>Reflectance at the point</source>
+      <translation>Reflexion am Punkt</translation>
     </message>
     <message>
       <source>Reject beyond</source>
@@ -6878,6 +6902,10 @@ Wald               0      3     27</translation>
     <message>
       <source>Season</source>
       <translation>Saison</translation>
+    </message>
+    <message>
+      <source>Season at the point</source>
+      <translation>Jahresgang am Punkt</translation>
     </message>
     <message numerus="yes">
       <source>Season of %1, %n dates</source>
@@ -7588,6 +7616,10 @@ Wald               0      3     27</translation>
       <translation>Sagt</translation>
     </message>
     <message>
+      <source>Text size</source>
+      <translation>Textgröße</translation>
+    </message>
+    <message>
       <source>Texts are compared by = and &lt;&gt;.</source>
       <translation>Texte werden mit = und &lt;&gt; verglichen.</translation>
     </message>
@@ -7932,10 +7964,6 @@ Wald               0      3     27</translation>
       <translation>Die Angaben in „{}“ sind unvollständig; nehmen Sie eine frühere Kopie.</translation>
     </message>
     <message>
-      <source>The language is another from the next start; a job runs now.</source>
-      <translation>Die Sprache ist ab dem nächsten Start eine andere; gerade läuft eine Arbeit.</translation>
-    </message>
-    <message>
       <source>The layer</source>
       <translation>Die Ebene</translation>
     </message>
@@ -7966,10 +7994,6 @@ Wald               0      3     27</translation>
     <message>
       <source>The list has more than %1 lines; join it as a table.</source>
       <translation>Die Liste hat mehr als %1 Zeilen; verbinden Sie sie als Tabelle.</translation>
-    </message>
-    <message>
-      <source>The look is %1 from the next start; a job runs now.</source>
-      <translation>Das Aussehen ist ab dem nächsten Start %1; gerade läuft eine Arbeit.</translation>
     </message>
     <message>
       <source>The map has more than {} classes; patches are told of fewer.</source>
@@ -8454,6 +8478,14 @@ Wald               0      3     27</translation>
     <message>
       <source>The study area limits indices, series and points where one asks for it. It is dashed in the view and hides nothing.</source>
       <translation>Das Untersuchungsgebiet begrenzt Indizes, Reihen und Punkte, wo man es verlangt. Es ist in der Ansicht gestrichelt und verdeckt nichts.</translation>
+    </message>
+    <message>
+      <source>The study is not saved</source>
+      <translation>Die Studie ist nicht gespeichert</translation>
+    </message>
+    <message>
+      <source>The study is not saved: %1 It is tried again every few seconds.</source>
+      <translation>Die Studie ist nicht gespeichert: %1 Es wird alle paar Sekunden wieder versucht.</translation>
     </message>
     <message>
       <source>The study “{}” is not complete ({}); restore it from a copy.</source>
@@ -8956,6 +8988,10 @@ Wald               0      3     27</translation>
       <translation>Das geschieht bei %1. Drücken Sie es in der Leiste oben, oder F%2.</translation>
     </message>
     <message>
+      <source>This is so from the next start; a job runs now.</source>
+      <translation>Das gilt ab dem nächsten Start; gerade läuft eine Arbeit.</translation>
+    </message>
+    <message>
       <source>This mixes {}: bring the scenes to one state first.</source>
       <translation>Das mischt {}: bringen Sie die Szenen zuerst auf eine Art von Werten.</translation>
     </message>
@@ -8974,6 +9010,10 @@ Wald               0      3     27</translation>
     <message>
       <source>This text has no closing quote.</source>
       <translation>Dieser Text hat kein schließendes Anführungszeichen.</translation>
+    </message>
+    <message>
+      <source>Threshold %1</source>
+      <translation>Schwelle %1</translation>
     </message>
     <message>
       <source>Thresholds</source>
@@ -9268,6 +9308,10 @@ Wald               0      3     27</translation>
       <translation>VV minus VH in Dezibel</translation>
     </message>
     <message>
+      <source>Validation plan</source>
+      <translation>Validierungsplan</translation>
+    </message>
+    <message>
       <source>Validation points</source>
       <translation>Prüfpunkte</translation>
     </message>
@@ -9480,6 +9524,10 @@ Wald               0      3     27</translation>
       <translation>Was hinausgeht</translation>
     </message>
     <message>
+      <source>What goes into it</source>
+      <translation>Was hineinkommt</translation>
+    </message>
+    <message>
       <source>What is done here, in the guide</source>
       <translation>Was hier getan wird, im Handbuch</translation>
     </message>
@@ -9566,6 +9614,10 @@ Wald               0      3     27</translation>
     <message>
       <source>What was changed in it by hand is kept as “{}”.</source>
       <translation>Was darin von Hand geändert wurde, ist als „{}“ aufbewahrt.</translation>
+    </message>
+    <message>
+      <source>What was changed last could not be written to “%1”. Bring the disk back or free some space on it; left now, it is lost.</source>
+      <translation>Was zuletzt geändert wurde, konnte nicht nach „%1“ geschrieben werden. Bringen Sie den Datenträger zurück oder schaffen Sie Platz darauf; jetzt verlassen, ist es verloren.</translation>
     </message>
     <message>
       <source>What was found</source>
@@ -9858,6 +9910,10 @@ Wald               0      3     27</translation>
     <message>
       <source>a class map</source>
       <translation>eine Klassenkarte</translation>
+    </message>
+    <message>
+      <source>a click at the cross, once arrow keys or Space brought it</source>
+      <translation>ein Klick am Kreuz, sobald Pfeiltasten oder Leertaste es zeigen</translation>
     </message>
     <message>
       <source>a column that holds the same</source>
@@ -10780,6 +10836,10 @@ Wald               0      3     27</translation>
       <translation>Karte</translation>
     </message>
     <message>
+      <source>map %1, reference %2: %3</source>
+      <translation>Karte %1, Referenz %2: %3</translation>
+    </message>
+    <message>
       <source>map units</source>
       <translation>Karteneinheiten</translation>
     </message>
@@ -10992,6 +11052,10 @@ Wald               0      3     27</translation>
       <translation>noch nicht benannt</translation>
     </message>
     <message>
+      <source>not saved</source>
+      <translation>nicht gespeichert</translation>
+    </message>
+    <message>
       <source>not sure</source>
       <translation>nicht sicher</translation>
     </message>
@@ -11092,6 +11156,10 @@ Wald               0      3     27</translation>
       <translation>anderes Bild</translation>
     </message>
     <message>
+      <source>out of date</source>
+      <translation>veraltet</translation>
+    </message>
+    <message>
       <source>outline</source>
       <translation>Umriss</translation>
     </message>
@@ -11112,8 +11180,8 @@ Wald               0      3     27</translation>
       <translation>p unter 0,0001</translation>
     </message>
     <message>
-      <source>pan</source>
-      <translation>verschieben</translation>
+      <source>pan, with Shift finer</source>
+      <translation>verschieben, mit Umschalt feiner</translation>
     </message>
     <message>
       <source>patches</source>
@@ -11262,6 +11330,10 @@ Wald               0      3     27</translation>
     <message>
       <source>saturated or defective</source>
       <translation>gesättigt oder fehlerhaft</translation>
+    </message>
+    <message>
+      <source>saved</source>
+      <translation>gespeichert</translation>
     </message>
     <message>
       <source>saved %1</source>

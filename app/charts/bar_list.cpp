@@ -18,11 +18,16 @@ QSize BarList::sizeHint() const {
 
 void BarList::setBars(const QList<Bar>& bars) {
   bars_ = bars;
-  QStringList told;
-  for (const auto& b : bars_) told << b.name + " " + b.figure;
-  setAccessibleDescription(told.join(", "));
   updateGeometry();
   update();
+}
+
+QList<SpokenPart> BarList::parts() const {
+  QList<SpokenPart> all;
+  for (int i = 0; i < bars_.size(); ++i)
+    all << SpokenPart{bars_[i].name + ": " + bars_[i].figure,
+                      QRect(0, i * rowHeight(), width(), rowHeight())};
+  return all;
 }
 
 void BarList::paintEvent(QPaintEvent*) {

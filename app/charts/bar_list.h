@@ -1,10 +1,12 @@
 #pragma once
 #include <QtWidgets>
 
+#include "look/spoken.h"
+
 namespace zp {
 
 /// Figures under each other, each with its name, a bar as long as it is large, and its text.
-class BarList : public QWidget {
+class BarList : public QWidget, public Spoken {
   Q_OBJECT
  public:
   struct Bar {
@@ -18,6 +20,8 @@ class BarList : public QWidget {
   const QList<Bar>& bars() const { return bars_; }
   QSize sizeHint() const override;
   QSize minimumSizeHint() const override { return sizeHint(); }
+  QAccessible::Role role() const override { return QAccessible::List; }
+  QList<SpokenPart> parts() const override;
 
  protected:
   void paintEvent(QPaintEvent* e) override;

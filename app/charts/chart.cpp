@@ -35,6 +35,8 @@ void Chart::restyle() {
 void Chart::setTitles(const QString& x, const QString& y) {
   xAxis->setLabel(x);
   yAxis->setLabel(y);
+  if (accessibleName().isEmpty())
+    setAccessibleName(x.isEmpty() ? y : y.isEmpty() ? x : txt("%1 by %2").arg(y, x));
 }
 
 ThresholdChart::ThresholdChart(QWidget* parent) : Chart(parent) {
@@ -107,6 +109,15 @@ void ThresholdChart::redraw() {
   xAxis->setTicker(ends);
   yAxis->setRange(0, highest * 1.02);
   replot(rpQueuedReplot);
+}
+
+QList<SpokenPart> ThresholdChart::parts() const {
+  QList<SpokenPart> all;
+  for (size_t i = 0; i < cuts_.size(); ++i)
+    all << SpokenPart{txt("Threshold %1").arg(compact(cuts_[i])),
+                      QRect(cutPosition(i) - QPoint(6, 6), QSize(12, 12)),
+                      static_cast<int>(i) == last_};
+  return all;
 }
 
 QPoint ThresholdChart::cutPosition(size_t i) const {

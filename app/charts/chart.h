@@ -2,16 +2,18 @@
 #include <qcustomplot.h>
 
 #include "index/histogram.h"
+#include "look/spoken.h"
 #include "training/signature.h"
 
 namespace zp {
 
 /// A plot in our faces and greys, without a frame.
-class Chart : public QCustomPlot {
+class Chart : public QCustomPlot, public Spoken {
  public:
   explicit Chart(QWidget* parent = nullptr);
   void setTitles(const QString& x, const QString& y);
   void restyle();
+  QAccessible::Role role() const override { return QAccessible::Chart; }
 };
 
 /// A histogram cut by thresholds that can be dragged; each part has the colour of its class.
@@ -28,6 +30,7 @@ class ThresholdChart : public Chart {
   void setBrushable(bool on) { brushable_ = on; }
   void clearBrush();
   QPoint pointOf(double value) const;  // in the middle of the plot, in the widget
+  QList<SpokenPart> parts() const override;
 
  Q_SIGNALS:
   void dragged(const std::vector<double>& cuts);

@@ -68,6 +68,17 @@ void HistogramStack::paintRow(QPainter& p, const Row& row, QRect place) const {
   if (roomy && row.shape.empty()) p.drawText(plot, Qt::AlignVCenter, txt("does not vary"));
 }
 
+QString HistogramStack::told(const Row& row) {
+  return txt("%1, from %2 to %3").arg(row.name, row.low, row.high);
+}
+
+QList<SpokenPart> HistogramStack::parts() const {
+  QList<SpokenPart> all;
+  for (int i = 0; i < static_cast<int>(rows_.size()); ++i)
+    all << SpokenPart{told(rows_[static_cast<size_t>(i)]), rowAt(i)};
+  return all;
+}
+
 void HistogramStack::paintEvent(QPaintEvent*) {
   QPainter p(this);
   for (int i = 0; i < static_cast<int>(rows_.size()); ++i)
@@ -79,9 +90,7 @@ bool HistogramStack::event(QEvent* e) {
   const auto* help = static_cast<QHelpEvent*>(e);
   for (int i = 0; i < static_cast<int>(rows_.size()); ++i) {
     const Row& row = rows_[static_cast<size_t>(i)];
-    if (rowAt(i).contains(help->pos()))
-      QToolTip::showText(help->globalPos(),
-                         txt("%1, from %2 to %3").arg(row.name, row.low, row.high), this);
+    if (rowAt(i).contains(help->pos())) QToolTip::showText(help->globalPos(), told(row), this);
   }
   return true;
 }

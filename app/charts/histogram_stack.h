@@ -1,10 +1,12 @@
 #pragma once
 #include <QtWidgets>
 
+#include "look/spoken.h"
+
 namespace zp {
 
 /// Small histograms under each other, one a feature, and over each the outline of another one.
-class HistogramStack : public QWidget {
+class HistogramStack : public QWidget, public Spoken {
   Q_OBJECT
  public:
   struct Row {
@@ -17,6 +19,8 @@ class HistogramStack : public QWidget {
   explicit HistogramStack(QWidget* parent = nullptr);
   void show(std::vector<Row> rows, const QColor& colour);
   const std::vector<Row>& rows() const { return rows_; }
+  QAccessible::Role role() const override { return QAccessible::List; }
+  QList<SpokenPart> parts() const override;
 
  protected:
   void paintEvent(QPaintEvent*) override;
@@ -24,6 +28,7 @@ class HistogramStack : public QWidget {
 
  private:
   QRect rowAt(int i) const;
+  static QString told(const Row& row);
   void paintRow(QPainter& p, const Row& row, QRect place) const;
   std::vector<Row> rows_;
   QColor colour_;

@@ -6,6 +6,7 @@ namespace zp {
 namespace {
 
 constexpr int kNarrowCell = 62, kWidestName = 112, kHead = 18, kWideCell = 60, kTallCell = 26;
+constexpr double kDarkest = 0.42;  // of a tint that figures still stand out from
 
 }  // namespace
 
@@ -41,6 +42,18 @@ QString TintedGrid::figure(int row, int column) const {
   return decimals_ > 0 ? decimal(v, decimals_) : QString::number(v, 'e', 0);
 }
 
+QString TintedGrid::told(int row, int column) const {
+  return txt("%1 with %2: %3").arg(names_[row], names_[column], figure(row, column));
+}
+
+QList<SpokenPart> TintedGrid::parts() const {
+  QList<SpokenPart> all;
+  for (int i = 0; i < static_cast<int>(names_.size()); ++i)
+    for (int j = 0; j < static_cast<int>(names_.size()); ++j)
+      all << SpokenPart{told(i, j), cell(i, j)};
+  return all;
+}
+
 void TintedGrid::paintEvent(QPaintEvent*) {
   const Tokens& t = tokens();
   QPainter p(this);
@@ -65,7 +78,7 @@ void TintedGrid::paintEvent(QPaintEvent*) {
       const QRect at = cell(i, j);
       QColor tint = v < 0 ? t.second : t.accent;
       tint.setAlphaF(static_cast<float>(
-          full > 0 && !std::isnan(v) ? 0.65 * std::min(1.0, std::abs(v) / full) : 0));
+          full > 0 && !std::isnan(v) ? kDarkest * std::min(1.0, std::abs(v) / full) : 0));
       p.fillRect(at, t.raised);
       p.fillRect(at, tint);
       p.setPen(t.text);
@@ -81,9 +94,7 @@ bool TintedGrid::event(QEvent* e) {
   const int n = static_cast<int>(names_.size());
   for (int i = 0; i < n; ++i)
     for (int j = 0; j < n; ++j)
-      if (cell(i, j).contains(help->pos()))
-        QToolTip::showText(help->globalPos(),
-                           txt("%1 with %2: %3").arg(names_[i], names_[j], figure(i, j)), this);
+      if (cell(i, j).contains(help->pos())) QToolTip::showText(help->globalPos(), told(i, j), this);
   return true;
 }
 

@@ -2,10 +2,12 @@
 #include <Eigen/Core>
 #include <QtWidgets>
 
+#include "look/spoken.h"
+
 namespace zp {
 
 /// A square of figures, each tinted by what it is: one colour above zero, another below.
-class TintedGrid : public QWidget {
+class TintedGrid : public QWidget, public Spoken {
   Q_OBJECT
  public:
   explicit TintedGrid(QWidget* parent = nullptr);
@@ -14,6 +16,9 @@ class TintedGrid : public QWidget {
             int decimals);
   const Eigen::MatrixXd& values() const { return values_; }
   QRect cell(int row, int column) const;
+  QAccessible::Role role() const override { return QAccessible::Table; }
+  QAccessible::Role partRole() const override { return QAccessible::Cell; }
+  QList<SpokenPart> parts() const override;
 
  protected:
   void paintEvent(QPaintEvent*) override;
@@ -21,6 +26,7 @@ class TintedGrid : public QWidget {
 
  private:
   QString figure(int row, int column) const;
+  QString told(int row, int column) const;
   QStringList names_;
   Eigen::MatrixXd values_, full_;
   int decimals_ = 2, before_ = 62;  // before the cells: the names

@@ -34,7 +34,7 @@ void ClassKey::paintEvent(QPaintEvent*) {
     p.setPen(QPen(t.second, 1, Qt::DashLine));
     p.drawPath(shape);
   }
-  p.setPen(t.second);
+  p.setPen(isChecked() ? t.text : t.second);
   p.setFont(figureFont(9.5));
   p.drawText(QRect(10, 7, width() - 14, 18), Qt::AlignVCenter, key_);
   p.setPen(t.text);

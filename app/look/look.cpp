@@ -45,7 +45,6 @@ QString styleSheet(const Tokens& t) {
   QString s = R"(
 * { outline: none; }
 QMainWindow, QDialog { background: @panel; }
-QWidget { color: @text; }
 QToolTip { background: @raised; color: @text; border: 1px solid @hairline; padding: 4px 6px; }
 QScrollArea, QScrollArea > QWidget > QWidget { background: transparent; border: none; }
 QLabel[tone="second"] { color: @second; }

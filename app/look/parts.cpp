@@ -125,7 +125,11 @@ QWidget* fieldRow(const QString& label, std::initializer_list<QWidget*> fields, 
   row->setContentsMargins(0, 0, 0, 0);
   row->setSpacing(8);
   auto* text = secondLabel(label);
-  text->setFixedWidth(labelWidth);
+  // A word is not parted: a long one has the room it needs.
+  int widest = labelWidth;
+  for (const auto& word : label.split(' '))
+    widest = std::max(widest, text->fontMetrics().horizontalAdvance(word) + 2);
+  text->setFixedWidth(widest);
   text->setBuddy(*fields.begin());
   row->addWidget(text);
   for (auto* field : fields) {
@@ -250,6 +254,7 @@ Paragraph::Paragraph(const QString& html, QWidget* parent) : QWidget(parent) {
 QTableWidget* plainTable(const QStringList& columns) {
   auto* t = new QTableWidget(0, static_cast<int>(columns.size()));
   t->setHorizontalHeaderLabels(columns);
+  t->setAccessibleName(columns.join(", "));
   dressTable(t);
   return t;
 }

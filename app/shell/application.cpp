@@ -2,9 +2,14 @@
 
 #include <new>
 
+#include "look/spoken.h"
 #include "look/words.h"
 
 namespace zp {
+
+Application::Application(int& argc, char** argv) : QApplication(argc, argv) {
+  speakPainted();
+}
 
 bool Application::notify(QObject* receiver, QEvent* event) {
   QString sentence;

@@ -9,7 +9,7 @@ namespace zp {
 class Application : public QApplication {
   Q_OBJECT
  public:
-  using QApplication::QApplication;
+  Application(int& argc, char** argv);
   bool notify(QObject* receiver, QEvent* event) override;
 
  Q_SIGNALS:

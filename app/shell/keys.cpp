@@ -21,7 +21,8 @@ const std::vector<Key> kAlways{{words("F1 … F6"), words("go to a stage")},
                                {words("Ctrl N, Ctrl O"), words("new study, open one")},
                                {words("Ctrl Q"), words("quit")}};
 const std::vector<Key> kView{
-    {words("drag, arrow keys"), words("pan")},
+    {words("drag, arrow keys"), words("pan, with Shift finer")},
+    {words("Space"), words("a click at the cross, once arrow keys or Space brought it")},
     {words("wheel, + −"), words("zoom")},
     {words("0, Shift 0"), words("fit, pixel for pixel")},
     {words("C, V, L"), words("curtain, side by side, loupe")},

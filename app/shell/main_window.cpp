@@ -175,14 +175,14 @@ void MainWindow::buildStudyMenu() {
   connect(studyMenu_, &StudyMenu::exportAsked, this, &MainWindow::exportPicture);
   connect(studyMenu_, &StudyMenu::walkAsked, this, [this] { walk_->begin(); });
   connect(studyMenu_, &StudyMenu::keysAsked, this, &MainWindow::showKeys);
-  connect(studyMenu_, &StudyMenu::lookAsked, this, &MainWindow::takeLook);
-  connect(studyMenu_, &StudyMenu::languageAsked, this, &MainWindow::takeLanguage);
+  connect(studyMenu_, &StudyMenu::dressAsked, this, &MainWindow::takeDress);
 }
 
 void MainWindow::connectBench() {
   connect(trail_, &Trail::chosen, this, &MainWindow::goTo);
   connect(&bench_, &Workbench::studyChanged, this, &MainWindow::studyChanged);
   connect(&bench_, &Workbench::changed, this, &MainWindow::refresh);
+  connect(&bench_, &Workbench::savedChanged, this, &MainWindow::updateTrail);
   connect(&bench_, &Workbench::currentSceneChanged, this, &MainWindow::refresh);
   connect(&bench_, &Workbench::sceneAdded, this, [this](const QString& id) {
     view_->setCrs(bench_.viewCrs());
@@ -260,19 +260,23 @@ void MainWindow::exportPicture(const QString& file) {
     noticeBar_->tell(txt("The picture could not be written; choose another folder."), true);
 }
 
-void MainWindow::takeLook(const QString& look) {
-  QSettings().setValue("look", look);
-  if (bench_.jobs().busy())
-    noticeBar_->tell(txt("The look is %1 from the next start; a job runs now.").arg(look), false);
-  else
-    QApplication::exit(kAnotherLook);
+/// What exists nowhere but in this window is not given up without a word.
+bool MainWindow::mayLeave() {
+  if (!bench_.unsaved() || bench_.save()) return true;
+  return QMessageBox::warning(
+             this, txt("The study is not saved"),
+             txt("What was changed last could not be written to “%1”. Bring the disk back or free "
+                 "some space on it; left now, it is lost.")
+                 .arg(q(bench_.study().folder().string())),
+             QMessageBox::Discard | QMessageBox::Cancel,
+             QMessageBox::Cancel) == QMessageBox::Discard;
 }
 
-void MainWindow::takeLanguage(const QString& language) {
-  QSettings().setValue("language", language);
+void MainWindow::takeDress(const QString& setting, const QVariant& value) {
+  QSettings().setValue(setting, value);
   if (bench_.jobs().busy())
-    noticeBar_->tell(txt("The language is another from the next start; a job runs now."), false);
-  else
+    noticeBar_->tell(txt("This is so from the next start; a job runs now."), false);
+  else if (mayLeave())
     QApplication::exit(kAnotherLook);
 }
 
@@ -410,7 +414,12 @@ void MainWindow::updateTrail() {
       here.figure = QString("%1 %").arg(static_cast<int>(here.share * 100));
     }
     const QString name = q(bench_.study().name);
-    trail_->setStudy(name, txt("saved %1").arg(QTime::currentTime().toString("HH:mm")));
+    const QTime at = bench_.savedAt();
+    trail_->setStudy(name,
+                     bench_.unsaved() ? txt("not saved")
+                     : at.isValid()   ? txt("saved %1").arg(at.toString("HH:mm"))
+                                      : txt("saved"),
+                     bench_.unsaved());
     setWindowTitle(name + " – Zany Patch");
   }
   trail_->setStations(stations);
@@ -462,6 +471,7 @@ bool MainWindow::settled() const {
 
 void MainWindow::closeEvent(QCloseEvent* e) {
   rememberPlace();
+  if (!mayLeave()) return e->ignore();
   QMainWindow::closeEvent(e);
 }
 

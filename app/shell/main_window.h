@@ -31,7 +31,8 @@ namespace zp {
 
 class Walk;
 
-/// What the application's loop ends with when the window is to be built again in another look.
+/// What the application's loop ends with when the window is to be built again in another look,
+/// language or size.
 inline constexpr int kAnotherLook = 100;
 
 /// The window: trail, view with probe, desk, shelf; or a sheet in place of view and desk. It puts
@@ -83,6 +84,7 @@ class MainWindow : public QMainWindow {
   void dropEvent(QDropEvent*) override;
   void keyPressEvent(QKeyEvent*) override;
   void closeEvent(QCloseEvent*) override;
+  bool focusNextPrevChild(bool next) override;
 
  private:
   enum Page {
@@ -124,8 +126,8 @@ class MainWindow : public QMainWindow {
   void showKeys();
   void undo();
   void exportPicture(const QString& file);
-  void takeLook(const QString& look);
-  void takeLanguage(const QString& language);
+  bool mayLeave();
+  void takeDress(const QString& setting, const QVariant& value);
   bool toggledByKey(const QKeyEvent& e);
   void dropCard(const QString& id, QPoint at);
   void rememberPlace();

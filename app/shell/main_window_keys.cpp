@@ -1,6 +1,7 @@
 // The keys of the window.
 #include "shell/keys.h"
 #include "shell/main_window.h"
+#include "shell/tab_order.h"
 
 namespace zp {
 
@@ -56,6 +57,11 @@ void MainWindow::keyPressEvent(QKeyEvent* e) {
     return goTo(5);
   if (e->key() == Qt::Key_Escape && pages_->currentIndex() == kSignatures) return goTo(2);
   QMainWindow::keyPressEvent(e);
+}
+
+/// Parts come and go; Tab goes through them as they are read, not as they were made.
+bool MainWindow::focusNextPrevChild(bool next) {
+  return focusNext(this, next);
 }
 
 void MainWindow::showKeys() {

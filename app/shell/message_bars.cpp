@@ -44,6 +44,7 @@ JobBar::JobBar(JobRunner& jobs) : jobs_(jobs) {
   text_ = new QLabel;
   text_->setObjectName("jobText");
   share_ = new QProgressBar;
+  share_->setAccessibleName(txt("How far the job is"));
   share_->setTextVisible(false);
   share_->setRange(0, 1000);
   auto* cancel = quietButton(txt("Cancel"));

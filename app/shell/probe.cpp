@@ -104,6 +104,11 @@ QString Probe::text() const {
   return all.join("; ");
 }
 
+QList<SpokenPart> Probe::parts() const {
+  if (resting_) return {};
+  return {{text(), rect()}};
+}
+
 QString Probe::where() const {
   const std::string crs = bench_.viewCrs();
   if (crs.empty())

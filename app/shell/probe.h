@@ -2,6 +2,7 @@
 #include <QtWidgets>
 
 #include "background/latest.h"
+#include "look/spoken.h"
 #include "shell/probe_reader.h"
 #include "shell/workbench.h"
 
@@ -9,7 +10,7 @@ namespace zp {
 
 /// The strip under the view: coordinates, the scene's profile and the values of the pictures under
 /// the pointer.
-class Probe : public QWidget {
+class Probe : public QWidget, public Spoken {
   Q_OBJECT
  public:
   explicit Probe(Workbench& bench, QWidget* parent = nullptr);
@@ -19,6 +20,9 @@ class Probe : public QWidget {
   /// What it says: the place, in degrees too, and the values under it.
   QString text() const;
   bool waiting() const { return latest_.pending(); }
+  QAccessible::Role role() const override { return QAccessible::Grouping; }
+  QAccessible::Role partRole() const override { return QAccessible::StaticText; }
+  QList<SpokenPart> parts() const override;
 
  Q_SIGNALS:
   void answered();

@@ -27,6 +27,11 @@ void Card::setThumbnail(const QImage& image) {
 
 void Card::setState(bool front, bool back, bool outOfDate) {
   front_ = front, back_ = back, old_ = outOfDate;
+  QStringList told;
+  if (front) told << txt("front");
+  if (back) told << txt("back");
+  if (outOfDate) told << txt("out of date");
+  setAccessibleDescription(told.join(", "));
   update();
 }
 

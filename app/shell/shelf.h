@@ -1,6 +1,7 @@
 #pragma once
 #include <QtWidgets>
 
+#include "look/spoken.h"
 #include "shell/workbench.h"
 #include "view/thumbnail.h"
 
@@ -10,7 +11,7 @@ namespace zp {
 inline constexpr char kCardMime[] = "application/x-zany-patch-card";
 
 /// One card a scene or product: thumbnail, name, kind, date, state.
-class Card : public QWidget {
+class Card : public QWidget, public Spoken {
   Q_OBJECT
  public:
   struct Sort {
@@ -22,6 +23,7 @@ class Card : public QWidget {
   void setThumbnail(const QImage& image);
   void setState(bool front, bool back, bool outOfDate);
   QSize sizeHint() const override { return {130, 96}; }
+  QAccessible::Role role() const override { return QAccessible::Button; }
 
  Q_SIGNALS:
   void front(const QString& id);

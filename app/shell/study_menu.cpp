@@ -2,6 +2,7 @@
 
 #include "look/look.h"
 #include "shell/guide.h"
+#include "shell/text_size.h"
 #include "study/disk_use.h"
 
 namespace zp {
@@ -110,17 +111,39 @@ void StudyMenu::addApplication() {
   entry(txt("Guide"), !guideUrl("index.html").isEmpty(), [] { openGuide("index.html"); });
   addAction(txt("Keys"), QKeySequence("?"), this, &StudyMenu::keysAsked);
   addAction(zp::icon("light"), other == "dusk" ? txt("Look: dusk") : txt("Look: daylight"), this,
-            [this, other] { Q_EMIT lookAsked(other); });
+            [this, other] { Q_EMIT dressAsked("look", other); });
+  addSizes(addMenu(txt("Text size")));
   addLanguages(addMenu(txt("Language")));
   entry(txt("Zany Patch %1").arg(ZP_VERSION), false, [] {});
   addAction(txt("Quit"), QKeySequence::Quit, window_, &QWidget::close);
+}
+
+/// Those that leave the window room on its screen; a larger one says what it would need.
+void StudyMenu::addSizes(QMenu* menu) {
+  const QSizeF screen = QSizeF(window_->screen()->size()) * window_->devicePixelRatioF();
+  const double usual = window_->devicePixelRatioF() * 100 / textSize();
+  for (const int size : kTextSizes) {
+    const QSizeF need = QSizeF(window_->minimumSize()) * (usual * size / 100);
+    const bool fits = size == kTextSizes[0] ||
+                      (need.width() <= screen.width() && need.height() <= screen.height());
+    const QString name = txt("%1 %").arg(size);
+    auto* one = menu->addAction(fits ? name
+                                     : txt("%1, on a screen of %2 × %3 pixels")
+                                           .arg(name)
+                                           .arg(need.width())
+                                           .arg(need.height()),
+                                this, [this, size] { Q_EMIT dressAsked("size", size); });
+    one->setCheckable(true);
+    one->setChecked(size == textSize());
+    one->setEnabled(fits);
+  }
 }
 
 /// Each in its own words, so that it is found by who does not read the others.
 void StudyMenu::addLanguages(QMenu* menu) {
   const QString now = QSettings().value("language").toString();
   const auto add = [&](const QString& id, const QString& name) {
-    auto* one = menu->addAction(name, this, [this, id] { Q_EMIT languageAsked(id); });
+    auto* one = menu->addAction(name, this, [this, id] { Q_EMIT dressAsked("language", id); });
     one->setCheckable(true);
     one->setChecked(id == now);
   };

@@ -22,9 +22,9 @@ class StudyMenu : public QMenu {
   void exportAsked(const QString& file);
   void keysAsked();
   void walkAsked();
-  void lookAsked(const QString& look);
-  /// "": that of the desktop.
-  void languageAsked(const QString& language);
+  /// The window is to be built again with another "look", "language" ("": that of the desktop) or
+  /// "size" (text_size.h).
+  void dressAsked(const QString& setting, const QVariant& value);
 
  private:
   void addStudies();
@@ -33,6 +33,7 @@ class StudyMenu : public QMenu {
   void tellDiskUse();
   void addApplication();
   void addLanguages(QMenu* menu);
+  void addSizes(QMenu* menu);
   void emptyBin();
   QAction* entry(const QString& text, bool can, std::function<void()> action);
 

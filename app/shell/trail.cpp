@@ -54,11 +54,14 @@ void Trail::setStations(const std::vector<Station>& stations) {
 void Trail::setCurrent(int index) {
   current_ = index;
   update();
+  spokenChanged(this);
 }
 
-void Trail::setStudy(const QString& name, const QString& state) {
+void Trail::setStudy(const QString& name, const QString& state, bool trouble) {
   study_->setText(fontMetrics().elidedText(name, Qt::ElideRight, 150));
   state_->setText(state);
+  const char* tone = trouble ? "warning" : "second";
+  if (state_->property("tone") != tone) setTone(state_, tone);
 }
 
 double Trail::stationX(int index) const {
@@ -70,6 +73,17 @@ double Trail::stationX(int index) const {
 
 QRect Trail::stationRect(int index) const {
   return QRect(static_cast<int>(stationX(index)) - 66, 0, 132, height());
+}
+
+QList<SpokenPart> Trail::parts() const {
+  QList<SpokenPart> all;
+  for (int i = 0; i < static_cast<int>(stations_.size()); ++i) {
+    const Station& s = stations_[static_cast<size_t>(i)];
+    QStringList told{s.name, s.figure};
+    if (!s.tip.isEmpty()) told << s.tip;
+    all << SpokenPart{told.join(", "), stationRect(i), i == current_};
+  }
+  return all;
 }
 
 void Trail::paintEvent(QPaintEvent*) {

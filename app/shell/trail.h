@@ -1,10 +1,12 @@
 #pragma once
 #include <QtWidgets>
 
+#include "look/spoken.h"
+
 namespace zp {
 
 /// The strip at the top: the study, the six stations with their figures and states, and find.
-class Trail : public QWidget {
+class Trail : public QWidget, public Spoken {
   Q_OBJECT
  public:
   enum class State { Hollow, Filled, Half, Busy, Notch };
@@ -18,11 +20,15 @@ class Trail : public QWidget {
   void setStations(const std::vector<Station>& stations);
   void setCurrent(int index);
   int current() const { return current_; }
-  void setStudy(const QString& name, const QString& state);
+  /// `trouble`: the state is nothing that one may overlook.
+  void setStudy(const QString& name, const QString& state, bool trouble = false);
   QToolButton* studyButton() const { return study_; }
   QLineEdit* find() const { return find_; }
   const std::vector<Station>& stations() const { return stations_; }
   QRect stationRect(int index) const;
+  QAccessible::Role role() const override { return QAccessible::PageTabList; }
+  QAccessible::Role partRole() const override { return QAccessible::PageTab; }
+  QList<SpokenPart> parts() const override;
 
  Q_SIGNALS:
   void chosen(int index);

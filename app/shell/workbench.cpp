@@ -15,15 +15,17 @@ namespace fs = std::filesystem;
 namespace zp {
 
 namespace {
-constexpr int kPlace = 300;  // milliseconds
+constexpr int kPlace = 300, kAgain = 3000;  // milliseconds
 }
 
 Workbench::Workbench(QObject* parent) : QObject(parent) {
   placeTimer_.setSingleShot(true);
   placeTimer_.setInterval(kPlace);
   connect(&placeTimer_, &QTimer::timeout, this, [this] {
-    if (study_) guarded([&] { study_->save(); });
+    if (study_) save();
   });
+  againTimer_.setInterval(kAgain);
+  connect(&againTimer_, &QTimer::timeout, this, [this] { write([](const QString&) {}); });
   connect(&jobs_, &JobRunner::cancelled, this, [this](const QString& title) {
     Q_EMIT notice(txt("“%1” was cancelled; nothing was left behind.").arg(title));
   });
@@ -43,8 +45,35 @@ void Workbench::guarded(const std::function<void()>& action) {
 void Workbench::saved() {
   keepOverviews();
   placeTimer_.stop();
-  guarded([&] { study_->save(); });
+  save();
   Q_EMIT changed();
+}
+
+bool Workbench::save() {
+  return write([this](const QString& sentence) { Q_EMIT trouble(sentence); });
+}
+
+bool Workbench::write(const std::function<void(const QString&)>& told) {
+  if (!study_) return true;
+  const bool before = unsaved_;
+  try {
+    if (alsoSave_) alsoSave_();
+    study_->save();
+    unsaved_ = false;
+    savedAt_ = QTime::currentTime();
+    againTimer_.stop();
+  } catch (const std::exception& e) {
+    unsaved_ = true;
+    if (!againTimer_.isActive()) againTimer_.start();
+    told(txt("The study is not saved: %1 It is tried again every few seconds.").arg(sentenceOf(e)));
+  }
+  if (unsaved_ != before) Q_EMIT savedChanged();
+  return !unsaved_;
+}
+
+/// Another study must not take the place of one that exists nowhere but here.
+bool Workbench::mayLeave() {
+  return !unsaved_ || save();
 }
 
 QStringList Workbench::recent() {
@@ -64,6 +93,7 @@ void Workbench::remember(const fs::path& folder) {
 
 bool Workbench::create(const QString& folder, const QString& name) {
   bool ok = false;
+  if (!mayLeave()) return false;
   guarded([&] {
     Study made = Study::create(folder.toStdString(), name.toStdString());
     close();
@@ -83,6 +113,7 @@ bool Workbench::open(const QString& folder) {
       ok = true;
       return;
     }
+    if (!mayLeave()) return;
     Study opened = Study::open(wanted);
     close();
     study_ = std::move(opened);
@@ -133,6 +164,9 @@ void Workbench::keepOverviews() {
 
 void Workbench::close() {
   savePlace();
+  unsaved_ = false;
+  savedAt_ = {};
+  againTimer_.stop();
   jobs_.cancel();
   overviews_.stop();
   ++generation_;
@@ -293,7 +327,7 @@ void Workbench::copyProduct(const QString& id, const QString& target) {
 void Workbench::setPlace(const std::string& key, const Json& value) {
   if (!study_ || (study_->place.contains(key) && study_->place[key] == value)) return;
   study_->place[key] = value;
-  guarded([&] { study_->save(); });
+  save();
 }
 
 void Workbench::setPlaceSoon(const std::string& key, const Json& value) {

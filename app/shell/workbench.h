@@ -97,6 +97,13 @@ class Workbench : public QObject {
   void setPlace(const std::string& key, const Json& value);
   /// The same for what changes as one looks around: it is saved a moment later, all of it at once.
   void setPlaceSoon(const std::string& key, const Json& value);
+  /// The study as it is, now; false, and said why, when it cannot be written. Then it is tried
+  /// again with every change and every few seconds, and the study is not left for another.
+  bool save();
+  bool unsaved() const { return unsaved_; }
+  /// What belongs to the study in a file of its own and is saved with it; it throws when it cannot.
+  void alsoSave(std::function<void()> write) { alsoSave_ = std::move(write); }
+  QTime savedAt() const { return savedAt_; }
   Json place(const std::string& key) const;
 
   /// A background job of any kind, with its troubles told. `does` tells it from others: the same is
@@ -133,6 +140,7 @@ class Workbench : public QObject {
   void classRenumbered(int from, int to);
   void trouble(const QString& sentence);
   void notice(const QString& sentence);
+  void savedChanged();  // it could not be saved, or again can
 
  private:
   struct TrainingState {
@@ -158,6 +166,8 @@ class Workbench : public QObject {
   std::function<void()> ofThisStudy(std::function<void()> done);
   void saved();
   void savePlace();
+  bool write(const std::function<void(const QString&)>& told);
+  bool mayLeave();
   void guarded(const std::function<void()>& action);
   int nextRevision(const std::string& of, int now);
   void remember(const std::filesystem::path& folder);
@@ -168,7 +178,10 @@ class Workbench : public QObject {
   OverviewMaker overviews_;
   std::map<std::string, std::filesystem::path> reduced_;  // copies made since the study was opened
   QUndoStack undo_;
-  QTimer placeTimer_;
+  QTimer placeTimer_, againTimer_;
+  bool unsaved_ = false;
+  std::function<void()> alsoSave_;
+  QTime savedAt_;
 };
 
 }  // namespace zp

@@ -65,6 +65,16 @@ void MapView::setMode(Mode mode) {
   update();
 }
 
+QList<SpokenPart> MapView::parts() const {
+  QList<SpokenPart> all;
+  if (!front_.none()) all << SpokenPart{txt("front") + ": " + front_.title, frontPane().toRect()};
+  if (two()) all << SpokenPart{txt("back") + ": " + back_.title, rect()};
+  for (const auto& row : keyRows_)
+    if (const auto* c = front_.legend.find(row.code); row.code != 0 && c != nullptr)
+      all << SpokenPart{q(c->name), row.box.toRect(), row.code == front_.onlyClass};
+  return all;
+}
+
 void MapView::setPins(std::vector<Place> pins) {
   pins_ = std::move(pins);
   update();
@@ -297,18 +307,19 @@ void MapView::paintEvent(QPaintEvent*) {
     p.setPen(QPen(tokens().accent, 1));
     p.setBrush(Qt::NoBrush);
     p.drawRect(QRectF(0.5, 0.5, width() - 1, height() - 1));
+    if (byKeys_) paintCross(p);
   }
 }
 
 /// The back picture in a round glass, three times as large.
 void MapView::paintLoupe(QPainter& p, Wanted& wanted) {
-  if (!inside_) return;
+  if (!inside_ && !byKeys_) return;
   constexpr double kRadius = 105, kTimes = 3;
-  const Place under = toMap(mouse_), kept = centre_;
+  const Place under = toMap(pointer()), kept = centre_;
   const double keptScale = scale_;
   p.save();
   QPainterPath glass;
-  glass.addEllipse(mouse_, kRadius, kRadius);
+  glass.addEllipse(pointer(), kRadius, kRadius);
   p.setClipPath(glass);
   p.fillPath(glass, tokens().around);
   scale_ = keptScale / kTimes;
@@ -319,9 +330,9 @@ void MapView::paintLoupe(QPainter& p, Wanted& wanted) {
   p.setRenderHint(QPainter::Antialiasing);
   p.setBrush(Qt::NoBrush);
   p.setPen(QPen(QColor(0, 0, 0, 150), 5));
-  p.drawEllipse(mouse_, kRadius, kRadius);
+  p.drawEllipse(pointer(), kRadius, kRadius);
   p.setPen(QPen(Qt::white, 2));
-  p.drawEllipse(mouse_, kRadius, kRadius);
+  p.drawEllipse(pointer(), kRadius, kRadius);
 }
 
 void MapView::paintMark(QPainter& p) {

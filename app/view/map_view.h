@@ -2,6 +2,7 @@
 #include <QWidget>
 #include <optional>
 
+#include "look/spoken.h"
 #include "outline/layer.h"
 #include "view/furniture.h"
 #include "view/shape_edit.h"
@@ -28,7 +29,7 @@ struct ViewPoint {
 
 /// The view: a front and a back picture, alone or together, with outlines and points over both. x
 /// grows to the right and y upwards, in the view's reference system.
-class MapView : public QWidget {
+class MapView : public QWidget, public Spoken {
   Q_OBJECT
  public:
   // Pick: clicks are somebody's, and pin nothing. Brush: dragging paints a line. DrawBox: it draws
@@ -85,6 +86,9 @@ class MapView : public QWidget {
   bool complete() const;
   /// A first tile of the front picture, coarse or fine, has been painted.
   bool anything() const;
+  QAccessible::Role role() const override { return QAccessible::Canvas; }
+  QAccessible::Role partRole() const override { return QAccessible::StaticText; }
+  QList<SpokenPart> parts() const override;
 
  Q_SIGNALS:
   void hovered(zp::Place place);
@@ -139,6 +143,7 @@ class MapView : public QWidget {
   void paintBrush(QPainter& p);
   void paintBox(QPainter& p);
   void paintHint(QPainter& p, const QString& hint);
+  void paintCross(QPainter& p) const;
   void paintTitles(QPainter& p);
   void paintTitle(QPainter& p, const Picture& picture, const QRectF& pane, bool atRight);
   void paintCurtain(QPainter& p);
@@ -147,6 +152,12 @@ class MapView : public QWidget {
   bool moveByKey(const QKeyEvent& e);
   bool drawByKey(const QKeyEvent& e);
   bool editByKey(const QKeyEvent& e);
+  bool pointByKey(const QKeyEvent& e);
+  void actAt(QPointF at, Qt::KeyboardModifiers held);
+  bool letGo(QPointF at);
+  void movedTo(QPointF at);
+  /// Where one points: with the mouse, or by keys at the cross in the middle.
+  QPointF pointer() const { return byKeys_ ? frontPane().center() : mouse_; }
   ShapeEdit::ToScreen screenOf() const {
     return [this](Place p) { return toScreen(p); };
   }
@@ -161,6 +172,7 @@ class MapView : public QWidget {
   Mode mode_ = Mode::Front;
   QRectF pane_;  // that is painted now; empty between paintings
   bool peeking_ = false, bare_ = false, fitted_ = false, keepFitted_ = false, inside_ = false;
+  bool byKeys_ = false;  // arrow keys move the picture under a cross, Space acts there
   double curtainAt_ = 0.5;
   Place centre_;
   double scale_ = 1;

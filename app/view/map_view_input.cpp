@@ -9,6 +9,7 @@ bool MapView::nearCurtain(QPointF p) const {
 
 void MapView::mousePressEvent(QMouseEvent* e) {
   setFocus();
+  byKeys_ = false;
   if (e->button() != Qt::LeftButton && e->button() != Qt::MiddleButton) return;
   if (e->button() == Qt::LeftButton && tool_ == Tool::Look &&
       edit_.press(e->position(), screenOf()))
@@ -26,15 +27,8 @@ void MapView::mousePressEvent(QMouseEvent* e) {
 void MapView::mouseMoveEvent(QMouseEvent* e) {
   mouse_ = e->position();
   inside_ = true;
-  if (edit_.holding()) {
-    edit_.drag(toMap(mouse_));
-    return update();
-  }
-  if (tool_ == Tool::Brush) {
-    if (!drawing_.empty()) drawing_.push_back(toMap(mouse_));
-    update();
-  }
-  if (tool_ == Tool::DrawBox) update();
+  byKeys_ = false;
+  if (edit_.holding()) return movedTo(mouse_);
   if (draggingCurtain_) {
     curtainAt_ = std::clamp(mouse_.x() / width(), 0.02, 0.98);
     return update();
@@ -51,52 +45,74 @@ void MapView::mouseMoveEvent(QMouseEvent* e) {
               : nearCurtain(mouse_)          ? Qt::SplitHCursor
                                              : Qt::ArrowCursor);
   }
-  if (tool_ == Tool::DrawArea || mode_ == Mode::Loupe) update();
-  Q_EMIT hovered(toMap(mouse_));
+  movedTo(mouse_);
+}
+
+/// What follows the pointer.
+void MapView::movedTo(QPointF at) {
+  if (edit_.holding()) {
+    edit_.drag(toMap(at));
+    return update();
+  }
+  if (tool_ == Tool::Brush && !drawing_.empty()) drawing_.push_back(toMap(at));
+  if (tool_ == Tool::Brush || tool_ == Tool::DrawBox || tool_ == Tool::DrawArea ||
+      mode_ == Mode::Loupe)
+    update();
+  Q_EMIT hovered(toMap(at));
 }
 
 void MapView::mouseReleaseEvent(QMouseEvent* e) {
   if (e->button() == Qt::RightButton)
     for (const auto& row : keyRows_)
       if (row.code != 0 && row.box.contains(e->position())) return Q_EMIT hideClassAsked(row.code);
+  if ((edit_.holding() || e->button() == Qt::LeftButton) && letGo(e->position())) return;
+  if (!pressedHere_) return;
+  const bool wasClick = !panning_ && !draggingCurtain_ && e->button() == Qt::LeftButton;
+  panning_ = draggingCurtain_ = pressedHere_ = false;
+  if (wasClick) actAt(e->position(), e->modifiers());
+}
+
+/// A corner, a stroke or a rectangle that was held is let go; false where nothing was.
+bool MapView::letGo(QPointF at) {
   if (edit_.holding()) {
     const auto shape = edit_.release();
     update();
     if (shape) Q_EMIT shapeEdited(*shape);
-    return;
+    return true;
   }
-  if (tool_ == Tool::Brush && e->button() == Qt::LeftButton && !drawing_.empty()) {
-    const Ring along = std::exchange(drawing_, {});
-    update();
-    return Q_EMIT lineBrushed(along);
+  if (drawing_.empty() || (tool_ != Tool::Brush && tool_ != Tool::DrawBox)) return false;
+  const Ring along = std::exchange(drawing_, {});
+  update();
+  if (tool_ == Tool::Brush) {
+    Q_EMIT lineBrushed(along);
+    return true;
   }
-  if (tool_ == Tool::DrawBox && e->button() == Qt::LeftButton && !drawing_.empty()) {
-    Extent box{INFINITY, INFINITY, -INFINITY, -INFINITY};
-    box.include(std::exchange(drawing_, {})[0]);
-    box.include(toMap(e->position()));
-    update();
-    if (box.empty()) return Q_EMIT clicked(toMap(e->position()));
-    return Q_EMIT boxDrawn(box);
-  }
-  if (!pressedHere_) return;
-  const bool wasClick = !panning_ && !draggingCurtain_ && e->button() == Qt::LeftButton;
-  panning_ = draggingCurtain_ = pressedHere_ = false;
-  if (!wasClick) return;
+  Extent box{INFINITY, INFINITY, -INFINITY, -INFINITY};
+  box.include(along[0]);
+  box.include(toMap(at));
+  if (box.empty())
+    Q_EMIT clicked(toMap(at));
+  else
+    Q_EMIT boxDrawn(box);
+  return true;
+}
+
+/// A click.
+void MapView::actAt(QPointF at, Qt::KeyboardModifiers held) {
   if (tool_ == Tool::DrawArea) {
-    drawing_.push_back(toMap(e->position()));
+    drawing_.push_back(toMap(at));
     return update();
   }
   for (const auto& row : keyRows_) {
-    if (row.code == 0 || !row.box.contains(e->position())) continue;
-    if (e->modifiers() & Qt::ControlModifier) return Q_EMIT hideClassAsked(row.code);
+    if (row.code == 0 || !row.box.contains(at)) continue;
+    if (held & Qt::ControlModifier) return Q_EMIT hideClassAsked(row.code);
     return Q_EMIT onlyClassAsked(row.code);
   }
   for (size_t i = 0; i < pins_.size() && tool_ == Tool::Look; ++i)
-    if ((toScreen(pins_[i]) - QPointF(0, 20) - e->position()).manhattanLength() < 11)
+    if ((toScreen(pins_[i]) - QPointF(0, 20) - at).manhattanLength() < 11)
       return Q_EMIT unpinAsked(static_cast<int>(i));
-  Q_EMIT clicked(toMap(e->position()));
-  if (tool_ == Tool::Look && e->modifiers() == Qt::NoModifier)
-    Q_EMIT pinAsked(toMap(e->position()));
+  Q_EMIT clicked(toMap(at));
+  if (tool_ == Tool::Look && held == Qt::NoModifier) Q_EMIT pinAsked(toMap(at));
 }
 
 void MapView::mouseDoubleClickEvent(QMouseEvent* e) {
@@ -121,11 +137,13 @@ void MapView::zoomBy(double factor, QPointF around) {
 
 /// Moves and zooms; false for another key.
 bool MapView::moveByKey(const QKeyEvent& e) {
-  const double step = 80 * scale_;
+  const double step = (e.modifiers() & Qt::ShiftModifier ? 8 : 80) * scale_;
   const auto move = [this](double x, double y) {
     keepFitted_ = false;
     centre_ = {centre_.x + x, centre_.y + y};
+    byKeys_ = !bare_ && (byKeys_ || !inside_ || tool_ != Tool::Look);
     changed();
+    if (byKeys_) movedTo(pointer());
     return true;
   };
   switch (e.key()) {
@@ -172,6 +190,20 @@ bool MapView::drawByKey(const QKeyEvent& e) {
   return true;
 }
 
+/// At the cross: a click, or what is dragged begins and ends. False for another key.
+bool MapView::pointByKey(const QKeyEvent& e) {
+  if (bare_ || e.key() != Qt::Key_Space || front_.none()) return false;
+  byKeys_ = true;
+  const QPointF at = pointer();
+  if (letGo(at)) return true;
+  if (tool_ == Tool::Brush || tool_ == Tool::DrawBox)
+    drawing_ = {toMap(at)};
+  else if (tool_ != Tool::Look || !edit_.press(at, screenOf()))
+    actAt(at, e.modifiers());
+  update();
+  return true;
+}
+
 void MapView::setEditable(const std::optional<Shape>& shape) {
   edit_.set(shape);
   update();
@@ -180,8 +212,8 @@ void MapView::setEditable(const std::optional<Shape>& shape) {
 /// Takes the corner under the pointer away, or asks for the whole to go. False for another key.
 bool MapView::editByKey(const QKeyEvent& e) {
   if (!edit_.active() || edit_.holding() || e.key() != Qt::Key_Delete) return false;
-  const bool corner = inside_ && edit_.near(mouse_, screenOf());
-  if (const auto left = edit_.without(mouse_, screenOf()); left && corner)
+  const bool corner = (inside_ || byKeys_) && edit_.near(pointer(), screenOf());
+  if (const auto left = edit_.without(pointer(), screenOf()); left && corner)
     Q_EMIT shapeEdited(*left);
   else if (!corner)
     Q_EMIT deleteAsked();
@@ -189,12 +221,12 @@ bool MapView::editByKey(const QKeyEvent& e) {
 }
 
 void MapView::keyPressEvent(QKeyEvent* e) {
-  if (moveByKey(*e) || drawByKey(*e) || editByKey(*e)) return;
+  if (moveByKey(*e) || pointByKey(*e) || drawByKey(*e) || editByKey(*e)) return;
   switch (e->key()) {
     case Qt::Key_X:
       return Q_EMIT swapAsked();
     case Qt::Key_P:
-      if (inside_ && !bare_) return Q_EMIT pinAsked(toMap(mouse_));
+      if ((inside_ || byKeys_) && !bare_) return Q_EMIT pinAsked(toMap(pointer()));
       break;
     case Qt::Key_QuoteLeft:
       peeking_ = true;
@@ -218,6 +250,7 @@ void MapView::keyReleaseEvent(QKeyEvent* e) {
 
 void MapView::leaveEvent(QEvent*) {
   inside_ = false;
+  if (byKeys_) return;
   if (mode_ == Mode::Loupe) update();
   Q_EMIT left();
 }

@@ -49,7 +49,7 @@ void MapView::paintBrush(QPainter& p) {
   QColor colour = tokens().accent;
   p.setPen(QPen(colour, 1.4));
   p.setBrush(Qt::NoBrush);
-  if (inside_) p.drawEllipse(mouse_, wide / 2, wide / 2);
+  if (inside_ || byKeys_) p.drawEllipse(pointer(), wide / 2, wide / 2);
   if (drawing_.empty()) return;
   QPainterPath path(toScreen(drawing_[0]));
   for (const auto& place : drawing_) path.lineTo(toScreen(place));
@@ -67,7 +67,7 @@ void MapView::paintDrawing(QPainter& p) {
   QPolygonF line;
   for (const auto& place : drawing_) line << toScreen(place);
   QPolygonF whole = line;
-  whole << mouse_;
+  whole << pointer();
   QColor fill = tokens().accent;
   fill.setAlpha(50);
   p.setBrush(fill);
@@ -83,6 +83,16 @@ void MapView::paintDrawing(QPainter& p) {
                    : txt("Double-click or Enter closes the area. Backspace takes a corner back."));
 }
 
+/// Open in its middle, so that the pixel that is meant is seen.
+void MapView::paintCross(QPainter& p) const {
+  const QPointF at = pointer();
+  for (const QPen& pen : {QPen(QColor(0, 0, 0, 160), 4), QPen(Qt::white, 1.6)}) {
+    p.setPen(pen);
+    for (const QPointF way : {QPointF(1, 0), QPointF(-1, 0), QPointF(0, 1), QPointF(0, -1)})
+      p.drawLine(at + 5 * way, at + 16 * way);
+  }
+}
+
 void MapView::paintBox(QPainter& p) {
   paintHint(p, txt("Drag across the view from corner to corner. Esc stops."));
   if (drawing_.empty()) return;
@@ -91,7 +101,7 @@ void MapView::paintBox(QPainter& p) {
   p.setBrush(fill);
   for (const QPen& pen : {QPen(QColor(0, 0, 0, 140), 4), QPen(tokens().accent, 2)}) {
     p.setPen(pen);
-    p.drawRect(QRectF(toScreen(drawing_[0]), mouse_).normalized());
+    p.drawRect(QRectF(toScreen(drawing_[0]), pointer()).normalized());
   }
 }
 

@@ -1,10 +1,50 @@
 #pragma once
+#include <cmath>
 #include <filesystem>
+#include <limits>
 #include <nlohmann/json.hpp>
 #include <string>
+#include <utility>
 #include <vector>
 
 #include "base/sentence.h"
+
+namespace nlohmann {
+
+/// Whole numbers out of JSON: one that the type asked for cannot hold is an exception of the
+/// library, which by itself would cut it, or worse.
+template <class T>
+struct adl_serializer<T, std::enable_if_t<std::is_integral_v<T> && !std::is_same_v<T, bool> &&
+                                          !std::is_same_v<T, char>>> {
+  template <class J>
+  static void to_json(J& json, T value) {
+    nlohmann::to_json(json, value);
+  }
+  template <class J>
+  static void from_json(const J& json, T& value) {
+    const auto take = [&](auto number, bool fits) {
+      if (!fits) throw detail::out_of_range::create(406, "number is too large", &json);
+      value = static_cast<T>(number);
+    };
+    if (json.is_number_unsigned()) {
+      const auto n = json.template get_ref<const typename J::number_unsigned_t&>();
+      take(n, std::in_range<T>(n));
+    } else if (json.is_number_integer()) {
+      const auto n = json.template get_ref<const typename J::number_integer_t&>();
+      take(n, std::in_range<T>(n));
+    } else if (json.is_number_float()) {
+      const auto n = json.template get_ref<const typename J::number_float_t&>();
+      const double end = std::ldexp(1.0, std::numeric_limits<T>::digits);
+      take(n, n < end && n >= (std::is_signed_v<T> ? -end : 0));
+    } else if (json.is_boolean()) {
+      value = json.template get_ref<const typename J::boolean_t&>() ? 1 : 0;
+    } else {
+      throw detail::type_error::create(302, "type must be number", &json);
+    }
+  }
+};
+
+}  // namespace nlohmann
 
 namespace zp {
 

@@ -237,8 +237,8 @@ void RasterFile::read(int band, Window w, float* out, int ow, int oh) const {
 
 bool RasterFile::lookFrom(const std::filesystem::path& reduced) {
   std::error_code ec;
-  const auto written = std::filesystem::last_write_time(reduced, ec);
-  if (ec || written < std::filesystem::last_write_time(path_, ec) || ec) return false;
+  const auto of = std::filesystem::last_write_time(reduced, ec);
+  if (ec || of != std::filesystem::last_write_time(path_, ec) || ec) return false;
   try {
     auto copy = std::make_shared<RasterFile>(reduced);
     const double across = static_cast<double>(grid_.width) / copy->grid_.width,

@@ -56,7 +56,7 @@ class RasterFile {
   bool hasOverviews() const;
 
   /// From now on, reads at a quarter of the size or less come from a reduced copy of this raster
-  /// (reduced_copy.h). False when it is none, or older than the raster.
+  /// (reduced_copy.h). False when it is none, or the raster was written since.
   bool lookFrom(const std::filesystem::path& reduced);
   bool hasReducedCopy() const { return reduced_ != nullptr; }
 

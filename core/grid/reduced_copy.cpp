@@ -65,12 +65,16 @@ void makeReducedCopy(const fs::path& raster, const fs::path& temporary, const Pr
   CPLSetThreadLocalConfigOption("COMPRESS_OVERVIEW", "DEFLATE");
   try {
     const RasterFile check(raster);  // says what is wrong with it
+    std::error_code ignored;
+    const auto written = fs::last_write_time(raster, ignored);
     GdalMessages messages;
     const Dataset source(static_cast<GDALDataset*>(
         GDALOpenEx(raster.c_str(), GDAL_OF_RASTER | GDAL_OF_READONLY, nullptr, nullptr, nullptr)));
     if (!source) throw Error("A raster went away while it was read.");
     buildBeside(*source, vrt, progress);
     fs::rename(made, temporary);
+    // By which it is known again, whatever the clock says.
+    fs::last_write_time(temporary, written, ignored);
   } catch (...) {
     CPLSetThreadLocalConfigOption("COMPRESS_OVERVIEW", nullptr);
     clean();

@@ -161,6 +161,10 @@ std::vector<std::pair<std::string, size_t>> layersOf(const fs::path& file) {
   return out;
 }
 
+fs::path fileOfLayer(const std::string& name) {
+  return splitLayerName(name).first;
+}
+
 Layer readLayer(const std::string& name, const std::string& crs) {
   startGdal();
   const auto [file, wanted] = splitLayerName(name);

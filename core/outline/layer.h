@@ -34,6 +34,9 @@ struct Layer {
 /// The layers of a file, with their number of features.
 std::vector<std::pair<std::string, size_t>> layersOf(const std::filesystem::path& file);
 
+/// The file of "FILE" or "FILE:LAYER".
+std::filesystem::path fileOfLayer(const std::string& name);
+
 /// Reads "FILE" or "FILE:LAYER". A file of several layers needs the layer's name. Rows without a
 /// shape are kept (a CSV has none) with an empty one. Error: missing, not a vector layer, unknown
 /// layer, a layer without a reference system when `crs` asks for one.

@@ -13,6 +13,7 @@
 #include "base/error.h"
 #include "base/outputs.h"
 #include "base/text.h"
+#include "outline/layer.h"
 #include "study/run_sheet.h"
 #include "study/steps/step_kind.h"
 
@@ -61,12 +62,6 @@ Json stateOf(const fs::path& file) {
           {"changed", static_cast<int64_t>(s.st_mtim.tv_sec) * 1'000'000'000 + s.st_mtim.tv_nsec}};
 }
 
-fs::path fileOf(const std::string& layer) {
-  std::error_code ec;
-  const size_t colon = layer.rfind(':');
-  return fs::exists(layer, ec) || colon == std::string::npos ? layer : layer.substr(0, colon);
-}
-
 /// All that a row is made from. Its own study's ids stand in no line of it.
 Json askedOf(const RunOver& task, const Json& sheet, const std::map<std::string, Scene>& scenes) {
   std::set<fs::path> files;
@@ -79,14 +74,14 @@ Json askedOf(const RunOver& task, const Json& sheet, const std::map<std::string,
   }
   for (const auto& step : sheet.at("steps"))
     for (const auto& f : stepKind(step.at("do")).fields)
-      if (f.holds == Holds::File && step.contains(f.id)) files.insert(fileOf(step[f.id]));
+      if (f.holds == Holds::File && step.contains(f.id)) files.insert(fileOfLayer(step[f.id]));
   if (task.start) {
     asked["legend"] = toJson(task.start->legend);
     asked["training"] = {{"crs", task.start->trainingCrs}, {"areas", toJson(task.start->training)}};
     if (const auto& grid = task.start->delivery)
       asked["delivery"] = {
           {"crs", grid->crs}, {"origin", {grid->origin.x, grid->origin.y}}, {"pixel", grid->pixel}};
-    for (const auto& o : task.start->outlines) files.insert(fileOf(o.layer));
+    for (const auto& o : task.start->outlines) files.insert(fileOfLayer(o.layer));
   }
   asked["files"] = Json::object();
   for (const auto& file : files) asked["files"][file.string()] = stateOf(file);

@@ -1,8 +1,13 @@
 // The window in a made-up language whose every word is longer and ends in ö: what still is English
-// was missed, and what is cut has no room for a longer language.
+// was missed, and what is cut has no room for a longer language. On the way each control is asked
+// for its name and role, and each text for its contrast, in one look in the one language and in the
+// other in the other.
 #include "base/text.h"
+#include "contrast.h"
+#include "controls.h"
 #include "index/formula.h"
 #include "shell/facts.h"
+#include "shell/text_size.h"
 #include "shown_texts.h"
 #include "study/study_scope.h"
 #include "text_fits.h"
@@ -27,23 +32,26 @@ bool isPlain(const QString& word) {
 
 /// Made up: what is not in it was missed. Of a real one only the room that its words have is looked
 /// at.
-struct Spoken {
-  const char *name, *id, *folder;
+struct Language {
+  const char *name, *id, *folder, *look;
   bool madeUp;
 };
-const Spoken kMadeUp{"MadeUp", "pl", MADE_UP, true}, kGerman{"German", "de", LANGUAGES, false};
+const Language kMadeUp{"MadeUp", "pl", MADE_UP, "daylight", true},
+    kGerman{"German", "de", LANGUAGES, "dusk", false};
 
 class LanguageWindow : public RealWindow {
  protected:
-  virtual const Spoken& spoken() const { return kMadeUp; }
+  virtual const Language& spoken() const { return kMadeUp; }
   void SetUp() override {
     speak({spoken().id}, {spoken().folder});
     ASSERT_NE(txt("Scenes"), "Scenes");
+    applyLook(spoken().look);
     RealWindow::SetUp();
     w().resize(1280, 800);
   }
   void TearDown() override {
     RealWindow::TearDown();
+    applyLook("dusk");
     speak({"en"}, {});
   }
 
@@ -144,10 +152,32 @@ class LanguageWindow : public RealWindow {
     }
   }
 
+  /// Names and roles of all controls, and texts that stand out from what they are on.
+  void expectForEverybody(const QList<Drawing>& drawings, const char* where) {
+    expectSpoken(&w(), where);
+    for (const auto& drawing : drawings)
+      for (const auto& faint : faintTexts(drawing.svg, drawing.seen)) {
+        // What is scrolled out of sight lies under the button below, in a drawing.
+        // What is chosen in a field is drawn once more over itself.
+        const auto* over = w().childAt(faint.at);
+        const auto* button = qobject_cast<const QAbstractButton*>(over);
+        const auto* field = qobject_cast<const QLineEdit*>(over);
+        if ((button != nullptr && !button->text().contains(faint.text)) ||
+            (field != nullptr && field->hasSelectedText()))
+          continue;
+        ADD_FAILURE() << where << ", " << spoken().look << ": “" << faint.text.toStdString()
+                      << "” in " << faint.colour.name().toStdString() << " on "
+                      << faint.ground.name().toStdString() << " has a contrast of "
+                      << faint.contrast;
+      }
+  }
+
   void lookAround(const char* where) {
     d().settle();
     QCoreApplication::sendPostedEvents(nullptr, QEvent::DeferredDelete);
-    const QStringList painted = paintedTexts(&w());
+    const auto drawings = drawingsOf(&w());
+    const QStringList painted = textsIn(drawings);
+    expectForEverybody(drawings, where);
     expectTranslated(painted + toldTexts(&w()), where);
     expectWhole(painted, where);
     for (auto* c : w().findChildren<QWidget*>())
@@ -186,8 +216,8 @@ class LanguageWindow : public RealWindow {
   }
 };
 
-class EveryLanguage : public LanguageWindow, public ::testing::WithParamInterface<Spoken> {
-  const Spoken& spoken() const override { return GetParam(); }
+class EveryLanguage : public LanguageWindow, public ::testing::WithParamInterface<Language> {
+  const Language& spoken() const override { return GetParam(); }
 };
 INSTANTIATE_TEST_SUITE_P(Window, EveryLanguage, ::testing::Values(kMadeUp, kGerman),
                          [](const auto& of) { return of.param.name; });
@@ -238,22 +268,44 @@ TEST_F(LanguageWindow, GermanWritesNumbersAndDatesAsItDoes) {
   EXPECT_FALSE(typedNumber("0,5"));
 }
 
-TEST_F(LanguageWindow, OneIsChosenInTheStudyMenu) {
+TEST_F(LanguageWindow, LanguageLookAndTextSizeAreChosenInTheStudyMenu) {
   auto* study = w().findChild<StudyMenu*>("studyMenuList");
-  QObject::disconnect(study, &StudyMenu::languageAsked, nullptr,
-                      nullptr);  // builds the window anew
-  QStringList asked, names;
-  QObject::connect(study, &StudyMenu::languageAsked, [&](const QString& id) { asked << id; });
+  QObject::disconnect(study, &StudyMenu::dressAsked, nullptr, nullptr);  // builds the window anew
+  QStringList asked;
+  QObject::connect(study, &StudyMenu::dressAsked, [&](const QString& setting, const QVariant& to) {
+    asked << setting + "=" + to.toString();
+  });
+  QStringList names, tooLarge;
   whenOpen<QMenu>([&](QMenu& menu) {
     for (auto* a : menu.actions())
       for (auto* one : a->menu() != nullptr ? a->menu()->actions() : QList<QAction*>()) {
         names << one->text();
-        if (one->text() == "Deutsch" || one->text() == "English") one->trigger();
+        if (one->text().contains("1650")) tooLarge << (one->isEnabled() ? "offered" : "told");
+        if (one->text() == "Deutsch" || one->text() == "English" || one->text().startsWith("100"))
+          one->trigger();
       }
     menu.close();
   });
   QTest::mouseClick(w().trail().studyButton(), Qt::LeftButton);
-  EXPECT_EQ(asked, QStringList({"en", "de"})) << names.join(", ").toStdString();
+  EXPECT_EQ(asked, QStringList({"size=100", "language=en", "language=de"}))
+      << names.join(", ").toStdString();
+  // The screen of the tests is smaller than what the window needs at 150 %.
+  EXPECT_EQ(tooLarge, QStringList("told")) << names.join(", ").toStdString();
+}
+
+TEST(TextSize, IsOverWhatTheEnvironmentAsksFor) {
+  EXPECT_EQ(textSize(), 100);
+  QSettings().setValue("size", 150);
+  EXPECT_EQ(textSize(), 150);
+  const QByteArray before = qgetenv("QT_SCALE_FACTOR");
+  const double asked = before.isEmpty() ? 1 : before.toDouble();
+  useTextSize();
+  EXPECT_DOUBLE_EQ(qgetenv("QT_SCALE_FACTOR").toDouble(), asked * 1.5);
+  QSettings().setValue("size", "of a giant");
+  EXPECT_EQ(textSize(), 100);
+  useTextSize();
+  EXPECT_EQ(qgetenv("QT_SCALE_FACTOR"), before);
+  QSettings().remove("size");
 }
 
 TEST_P(EveryLanguage, NoWordOfTheDesksIsMissedOrCut) {

@@ -3,35 +3,46 @@
 
 #include <QSvgGenerator>
 #include <QtWidgets>
+#include <functional>
 
 namespace zp::testing {
 
-/// Every run of text that painting a widget with all within it writes.
-inline QStringList paintedTexts(QWidget* widget) {
-  QByteArray bytes;
-  QBuffer buffer(&bytes);
-  QSvgGenerator svg;
-  svg.setOutputDevice(&buffer);
-  svg.setSize(widget->size());
-  {
+struct Drawing {
+  QByteArray svg;
+  QImage seen;
+};
+
+/// What painting a widget with all within it draws: itself, and each chart, which paints into a
+/// picture of its own.
+inline QList<Drawing> drawingsOf(QWidget* widget) {
+  const auto drawn = [](QWidget& of, const std::function<void(QSvgGenerator&)>& draw) {
+    Drawing drawing{{}, of.grab().toImage().scaled(of.size())};
+    QBuffer buffer(&drawing.svg);
+    QSvgGenerator svg;
+    svg.setOutputDevice(&buffer);
+    svg.setSize(of.size());
+    svg.setViewBox(QRect(QPoint(), of.size()));
+    draw(svg);
+    return drawing;
+  };
+  QList<Drawing> all{drawn(*widget, [&](QSvgGenerator& svg) {
     QPainter painter(&svg);
     widget->render(&painter);
-  }
-  // Charts paint into a picture of their own.
-  for (auto* plot : widget->findChildren<QCustomPlot*>()) {
-    if (!plot->isVisible() || plot->width() < 20) continue;
-    QByteArray own;
-    QBuffer into(&own);
-    QSvgGenerator page;
-    page.setOutputDevice(&into);
-    page.setSize(plot->size());
-    {
-      QCPPainter painter;
-      painter.begin(&page);
-      plot->toPainter(&painter, plot->width(), plot->height());
-    }
-    bytes += own;
-  }
+  })};
+  for (auto* plot : widget->findChildren<QCustomPlot*>())
+    if (plot->isVisible() && plot->width() >= 20)
+      all << drawn(*plot, [&](QSvgGenerator& svg) {
+        QCPPainter painter;
+        painter.begin(&svg);
+        plot->toPainter(&painter, plot->width(), plot->height());
+      });
+  return all;
+}
+
+/// Every run of text in them.
+inline QStringList textsIn(const QList<Drawing>& drawings) {
+  QByteArray bytes;
+  for (const auto& one : drawings) bytes += one.svg;
   QStringList texts;
   static const QRegularExpression run("<text[^>]*>([^<]*)</text>");
   auto found = run.globalMatch(QString::fromUtf8(bytes));
@@ -41,6 +52,10 @@ inline QStringList paintedTexts(QWidget* widget) {
     if (!text.isEmpty()) texts << text;
   }
   return texts;
+}
+
+inline QStringList paintedTexts(QWidget* widget) {
+  return textsIn(drawingsOf(widget));
 }
 
 /// What is told without being painted: hints, names for those who do not see, entries of menus.

@@ -14,7 +14,11 @@ inline QString cutText(const QWidget& w) {
     if (l->text().isEmpty() || l->textFormat() == Qt::RichText || l->text().contains('<'))
       return {};
     const QRect r = l->contentsRect();
-    if (l->wordWrap()) return l->heightForWidth(l->width()) > l->height() + 1 ? l->text() : "";
+    if (l->wordWrap()) {
+      for (const auto& word : l->text().split(QRegularExpression("[\\s/\u00AD-]")))
+        if (m.horizontalAdvance(word) > r.width() + 1) return word;
+      return l->heightForWidth(l->width()) > l->height() + 1 ? l->text() : "";
+    }
     return m.horizontalAdvance(l->text()) > r.width() + 1 ? l->text() : "";
   }
   if (const auto* b = qobject_cast<const QPushButton*>(&w))

@@ -189,6 +189,29 @@ TEST(OwnEntries, ADamagedFileIsKeptBesideWhenAnotherIsWritten) {
   unsetenv("ZPATCH_OWN");
 }
 
+TEST(ParseJson, AWholeNumberIsNeverCut) {
+  const Json j = parseJson(
+      R"({"huge": 4e66, "large": 5000000000, "negative": -1, "half": 7.5, "most": 2147483647,
+          "least": -2147483648, "edge": 18446744073709551615, "yes": true, "text": "7"})",
+      "numbers");
+  EXPECT_THROW(j["huge"].get<int>(), Json::exception);
+  EXPECT_THROW(j["huge"].get<size_t>(), Json::exception);
+  EXPECT_THROW(j["huge"].get<int64_t>(), Json::exception);
+  EXPECT_THROW(j["large"].get<int>(), Json::exception);
+  EXPECT_THROW(j["large"].get<uint16_t>(), Json::exception);
+  EXPECT_THROW(j["negative"].get<size_t>(), Json::exception);
+  EXPECT_THROW(j["edge"].get<int64_t>(), Json::exception);
+  EXPECT_THROW(j["text"].get<int>(), Json::exception);
+  EXPECT_THROW(j.value("large", 3), Json::exception);
+  EXPECT_EQ(j["large"].get<int64_t>(), 5000000000);
+  EXPECT_EQ(j["half"].get<int>(), 7);
+  EXPECT_EQ(j["most"].get<int>(), std::numeric_limits<int>::max());
+  EXPECT_EQ(j["least"].get<int>(), std::numeric_limits<int>::min());
+  EXPECT_EQ(j["edge"].get<uint64_t>(), std::numeric_limits<uint64_t>::max());
+  EXPECT_EQ(j["yes"].get<int>(), 1);
+  EXPECT_EQ(Json(uint16_t{9}).dump(), "9");
+}
+
 TEST(ParseJson, ANumberThatIsTooLargeIsSaid) {
   const std::string huge = "{\"bbox\": " + std::string(400, '4') + "}";
   EXPECT_NE(sentenceOf([&] { parseJson(huge, "item.json"); }).find("“item.json” holds a number"),

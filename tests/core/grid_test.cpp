@@ -330,11 +330,17 @@ TEST(ReducedCopy, IsLookedAtFromAfarAndOnlyWhenItIsOfThisRaster) {
     EXPECT_EQ(look[0], band == 1 ? 5 : 4);
     EXPECT_TRUE(band == 1 ? look[39] == 15 : std::isnan(look[39]));
   }
-  // Another raster's copy, or one from before the raster was written, is none.
+  // Another raster's copy, or one of the raster as it was before, is none; a clock that was set back
+  // in between makes no difference.
   writeFloats(folder / "other.tif", metricGrid(50, 50), {std::vector<float>(2500, 1)});
   EXPECT_FALSE(RasterFile(folder / "other.tif").lookFrom(copy));
-  fs::last_write_time(copy, fs::last_write_time(file) - std::chrono::seconds(5));
-  EXPECT_FALSE(RasterFile(file).lookFrom(copy));
+  const auto written = fs::last_write_time(file);
+  for (const auto since : {std::chrono::seconds(5), std::chrono::seconds(-86400)}) {
+    fs::last_write_time(file, written + since);
+    EXPECT_FALSE(RasterFile(file).lookFrom(copy));
+  }
+  fs::last_write_time(file, written);
+  EXPECT_TRUE(RasterFile(file).lookFrom(copy));
   Progress cancelled;
   cancelled.cancel();
   EXPECT_THROW(makeReducedCopy(file, folder / "no.tif", cancelled), Cancelled);

@@ -20,6 +20,7 @@ ComparisonSheet::ComparisonSheet(Workbench& bench, LabelBook& book)
     : bench_(bench), book_(book), job_(this) {
   setObjectName("comparisonSheet");
   setFocusPolicy(Qt::StrongFocus);
+  setAccessibleName(txt("Comparison"));
   about_ = secondLabel("");
   auto* both = new QHBoxLayout;
   both->setSpacing(24);

@@ -41,7 +41,23 @@ void ShareBars::show(const std::vector<ErrorGroup>& groups) {
 void ShareBars::choose(int group) {
   chosen_ = group >= 0 && group < static_cast<int>(groups_.size()) ? group : -1;
   update();
+  spokenChanged(this);
   Q_EMIT groupChosen(chosen_);
+}
+
+QString ShareBars::figure(const ErrorGroup& g) {
+  return g.ids.empty() ? QString("–")
+                       : txt("%1 of %2").arg(percent(g.share.value), grouped(g.ids.size()));
+}
+
+QList<SpokenPart> ShareBars::parts() const {
+  QList<SpokenPart> all;
+  for (int i = 0; i < static_cast<int>(groups_.size()); ++i) {
+    const ErrorGroup& g = groups_[static_cast<size_t>(i)];
+    all << SpokenPart{q(g.name) + ": " + figure(g),
+                      QRect(0, i * kGroupHeight, width(), kGroupHeight), i == chosen_};
+  }
+  return all;
 }
 
 void ShareBars::mousePressEvent(QMouseEvent* e) {
@@ -76,9 +92,7 @@ void ShareBars::paintEvent(QPaintEvent*) {
                p.fontMetrics().elidedText(q(g.name), Qt::ElideRight, static_cast<int>(wide)));
     p.setFont(figureFont(9));
     p.drawText(QRectF(width() - figures, top + 8, figures - 4, 16),
-               Qt::AlignVCenter | Qt::AlignRight,
-               g.ids.empty() ? QString("–")
-                             : txt("%1 of %2").arg(percent(g.share.value), grouped(g.ids.size())));
+               Qt::AlignVCenter | Qt::AlignRight, figure(g));
     const double y = top + 24;
     p.setPen(QPen(t.hairline, 3, Qt::SolidLine, Qt::RoundCap));
     p.drawLine(QPointF(at(0), y), QPointF(at(1), y));

@@ -3,11 +3,12 @@
 #include "background/latest.h"
 #include "desks/accuracy/label_book.h"
 #include "look/parts.h"
+#include "look/spoken.h"
 
 namespace zp {
 
 /// Groups of points as bars: the share that is right, with its interval.
-class ShareBars : public QWidget {
+class ShareBars : public QWidget, public Spoken {
   Q_OBJECT
  public:
   ShareBars();
@@ -15,6 +16,8 @@ class ShareBars : public QWidget {
   const std::vector<ErrorGroup>& groups() const { return groups_; }
   int chosen() const { return chosen_; }
   void choose(int group);
+  QAccessible::Role role() const override { return QAccessible::List; }
+  QList<SpokenPart> parts() const override;
 
  Q_SIGNALS:
   void groupChosen(int group);
@@ -25,6 +28,7 @@ class ShareBars : public QWidget {
   void keyPressEvent(QKeyEvent*) override;
 
  private:
+  static QString figure(const ErrorGroup& group);
   std::vector<ErrorGroup> groups_;
   int chosen_ = -1;
 };

@@ -6,6 +6,7 @@
 namespace zp {
 
 LabelBook::LabelBook(Workbench& bench) : bench_(bench) {
+  bench_.alsoSave([this] { keep(); });
   connect(&bench_, &Workbench::studyChanged, this, [this] {
     id_.clear();
     file_ = {};
@@ -76,12 +77,19 @@ void LabelBook::changed() {
   ungrouped_.reset();
   const Product* p = product();
   if (p == nullptr) return;
+  unwritten_ = true;
   try {
-    writeLabels(p->file, file_);
-  } catch (const std::exception& e) {
-    Q_EMIT bench_.trouble(sentenceOf(e));
+    keep();
+  } catch (const std::exception&) {
+    bench_.save();  // which tells why, and goes on trying
   }
   Q_EMIT updated();
+}
+
+void LabelBook::keep() {
+  const Product* p = product();
+  if (unwritten_ && p != nullptr && p->id == id_) writeLabels(p->file, file_);
+  unwritten_ = false;
 }
 
 const Judged* LabelBook::ungrouped() const {

@@ -104,12 +104,14 @@ class LabelBook : public QObject {
 
  private:
   void startAfresh();
+  void keep();
   std::vector<DrawnPoint> drawn() const;
 
   Workbench& bench_;
   LabelsFile file_;
   std::string id_;  // of the product it stands in
   int revision_ = 0;
+  bool unwritten_ = false;  // the file does not have the last label
   ClassGroups groups_;
   Task task_ = Task::Label;
   bool either_ = false;

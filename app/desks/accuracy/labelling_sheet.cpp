@@ -10,10 +10,10 @@ namespace {
 
 constexpr double kPixelsClose = 30, kPixelsAround = 120, kPixelsWide = 600;  // across a pane
 
-/// A choice that looks like the words beside it, and leaves the keys to the desk.
+/// A choice that looks like the words beside it.
 QComboBox* flatChoice(const QString& name) {
   auto* choice = new LongChoice;
-  choice->setFocusPolicy(Qt::ClickFocus);
+  choice->setFocusPolicy(Qt::StrongFocus);
   choice->setAccessibleName(name);
   choice->setStyleSheet("QComboBox { background: transparent; border: none; padding-right: 4px; }");
   return choice;
@@ -25,6 +25,7 @@ LabellingSheet::LabellingSheet(Workbench& bench, LabelBook& book)
     : bench_(bench), book_(book), curvesJob_(this) {
   setObjectName("labellingSheet");
   setFocusPolicy(Qt::StrongFocus);
+  setAccessibleName(txt("Labelling"));
   keys_ = new QHBoxLayout;
   keys_->setSpacing(8);
   auto* panes = new QHBoxLayout;
@@ -54,6 +55,7 @@ QLayout* LabellingSheet::buildHead() {
   count_->setObjectName("labelCount");
   count_->setAlignment(Qt::AlignRight);
   bar_ = new QProgressBar;
+  bar_->setAccessibleName(txt("Points labelled"));
   bar_->setTextVisible(false);
   bar_->setFixedWidth(330);
   auto* head = new QGridLayout;
@@ -104,9 +106,12 @@ QLayout* LabellingSheet::buildCurves() {
   });
   reflectance_ = new LineChart;
   season_ = new LineChart;
+  reflectance_->setAccessibleName(txt("Reflectance at the point"));
+  season_->setAccessibleName(txt("Season at the point"));
   for (auto* c : {reflectance_, season_}) c->setFixedHeight(104), c->setFocusPolicy(Qt::NoFocus);
   note_ = new QPlainTextEdit;
   note_->setObjectName("labelNote");
+  note_->setAccessibleName(txt("Note"));
   note_->setPlaceholderText(txt("N to write, Esc to go back"));
   note_->setFixedHeight(58);
   note_->setTabChangesFocus(true);

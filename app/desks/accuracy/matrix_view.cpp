@@ -203,6 +203,17 @@ QString MatrixView::marginText(bool ofRow, size_t at) const {
   return decimal(100 * (ofRow ? rowShare(at) : columnShare(at)), 1);
 }
 
+QList<SpokenPart> MatrixView::parts() const {
+  QList<SpokenPart> all;
+  for (size_t i = 0; i < size(); ++i)
+    for (size_t j = 0; j < size(); ++j)
+      all << SpokenPart{txt("map %1, reference %2: %3")
+                            .arg(q(matrix_.names[i]), q(matrix_.names[j]), cellText(i, j)),
+                        cellRect(i, j),
+                        chosen_ == QPair<int, int>(static_cast<int>(i), static_cast<int>(j))};
+  return all;
+}
+
 QColor MatrixView::colourOf(size_t i) const {
   const auto* c = legend_.find(matrix_.codes[i]);
   return c != nullptr ? toQt(c->colour) : tokens().second;
@@ -350,6 +361,7 @@ void MatrixView::choose(int map, int reference) {
   chosen_ = {std::clamp(map, kWhole, last), std::clamp(reference, kWhole, last)};
   bringIntoSight();
   update();
+  spokenChanged(this);
   Q_EMIT cellChosen(chosen_.first, chosen_.second);
 }
 

@@ -2,6 +2,7 @@
 #include <QtWidgets>
 
 #include "accuracy/assessment.h"
+#include "look/spoken.h"
 
 namespace zp {
 
@@ -9,7 +10,7 @@ namespace zp {
 /// the area, and the accuracies with their intervals; of many classes as many as there is room for,
 /// with the names and margins always in sight. Rows are the map, or when turned the
 /// reference; a cell is always told as (map, reference).
-class MatrixView : public QWidget {
+class MatrixView : public QWidget, public Spoken {
   Q_OBJECT
  public:
   enum class Show { Counts, RowShares, ColumnShares, AreaShares };
@@ -32,6 +33,9 @@ class MatrixView : public QWidget {
   /// One side is kWhole where a row or column is chosen, both where nothing is.
   QPair<int, int> chosen() const { return chosen_; }
   void choose(int map, int reference);
+  QAccessible::Role role() const override { return QAccessible::Table; }
+  QAccessible::Role partRole() const override { return QAccessible::Cell; }
+  QList<SpokenPart> parts() const override;
 
  Q_SIGNALS:
   void cellChosen(int map, int reference);

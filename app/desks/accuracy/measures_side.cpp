@@ -51,7 +51,7 @@ MeasuresSide::MeasuresSide(Workbench& bench, LabelBook& book) : bench_(bench), b
   classes_->setObjectName("estimatedAreas");
   classes_->setTextElideMode(Qt::ElideMiddle);
   classes_->setSelectionMode(QAbstractItemView::NoSelection);
-  classes_->setFocusPolicy(Qt::NoFocus);
+  classes_->setFocusPolicy(Qt::TabFocus);
   auto* side = new QVBoxLayout(this);
   side->setContentsMargins(18, 14, 18, 8);
   side->setSpacing(8);

@@ -47,6 +47,7 @@ QString someOf(const QStringList& names) {
 PlanSheet::PlanSheet(Workbench& bench) : bench_(bench), job_(this) {
   setObjectName("planSheet");
   setFocusPolicy(Qt::StrongFocus);
+  setAccessibleName(txt("Validation plan"));
   settle_.setSingleShot(true);
   settle_.setInterval(250);
   connect(&settle_, &QTimer::timeout, this, &PlanSheet::place);

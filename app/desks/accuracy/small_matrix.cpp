@@ -8,7 +8,7 @@
 namespace zp {
 namespace {
 
-constexpr int kName = 100, kAccuracy = 52, kHigh = 22;
+constexpr int kName = 100, kAccuracy = 52, kHigh = 22, kLine = 23;
 
 }  // namespace
 
@@ -29,7 +29,6 @@ void SmallMatrix::paintEvent(QPaintEvent*) {
   if (k == 0) return;
   QPainter p(this);
   p.setRenderHint(QPainter::Antialiasing);
-  const int wide = std::clamp((width() - kName - kAccuracy) / k, 16, 40);
   for (int r = 0; r < k; ++r) {
     const auto i = static_cast<size_t>(r);
     const int y = r * kHigh;
@@ -44,21 +43,40 @@ void SmallMatrix::paintEvent(QPaintEvent*) {
     p.setFont(figureFont(8));
     for (int column = 0; column < k; ++column) {
       const auto j = static_cast<size_t>(column);
-      const QRect cell(kName + column * wide, y, wide - 1, kHigh - 1);
       const bool any = matrix_.counts[i][j] > 0;
-      if (any) p.fillRect(cell, matrixTint(assessment_, i, j));
+      if (any) p.fillRect(cellRect(i, j), matrixTint(assessment_, i, j));
       p.setPen(any ? tokens().text : tokens().second);
-      const double share = 100 * assessment_.shares[i][j];
-      p.drawText(cell, Qt::AlignCenter,
-                 !any                   ? QString("·")
-                 : assessment_.weighted ? decimal(share, share < 9.95 ? 1 : 0)
-                                        : grouped(matrix_.counts[i][j]));
+      p.drawText(cellRect(i, j), Qt::AlignCenter, cellText(i, j));
     }
     p.setPen(tokens().second);
     p.setFont(figureFont(9));
-    p.drawText(QRect(kName + k * wide, y, kAccuracy, kHigh), Qt::AlignRight | Qt::AlignVCenter,
-               percent(assessment_.users[i].value));
+    p.drawText(QRect(cellRect(i, 0).left() + k * (cellRect(i, 0).width() + 1), y, kAccuracy, kHigh),
+               Qt::AlignRight | Qt::AlignVCenter, percent(assessment_.users[i].value));
   }
+}
+
+QString SmallMatrix::cellText(size_t i, size_t j) const {
+  if (matrix_.counts[i][j] == 0) return "·";
+  const double share = 100 * assessment_.shares[i][j];
+  return assessment_.weighted ? decimal(share, share < 9.95 ? 1 : 0)
+                              : grouped(matrix_.counts[i][j]);
+}
+
+QRect SmallMatrix::cellRect(size_t i, size_t j) const {
+  const auto k = static_cast<int>(matrix_.codes.size());
+  const int wide = std::clamp((width() - kName - kAccuracy) / std::max(1, k), 16, 40);
+  return QRect(kName + static_cast<int>(j) * wide, static_cast<int>(i) * kHigh, wide - 1,
+               kHigh - 1);
+}
+
+QList<SpokenPart> SmallMatrix::parts() const {
+  QList<SpokenPart> all;
+  for (size_t i = 0; i < matrix_.codes.size(); ++i)
+    for (size_t j = 0; j < matrix_.codes.size(); ++j)
+      all << SpokenPart{txt("map %1, reference %2: %3")
+                            .arg(q(matrix_.names[i]), q(matrix_.names[j]), cellText(i, j)),
+                        cellRect(i, j)};
+  return all;
 }
 
 AccuracyDots::AccuracyDots(QWidget* parent) : QWidget(parent) {
@@ -71,11 +89,20 @@ void AccuracyDots::set(std::vector<Line> lines) {
   update();
 }
 
+QList<SpokenPart> AccuracyDots::parts() const {
+  QList<SpokenPart> all;
+  for (size_t i = 0; i < lines_.size(); ++i)
+    all << SpokenPart{
+        lines_[i].name + ": " + percent(lines_[i].first) + ", " + percent(lines_[i].second),
+        QRect(0, static_cast<int>(i) * kLine, width(), kLine)};
+  return all;
+}
+
 void AccuracyDots::paintEvent(QPaintEvent*) {
   QPainter p(this);
   p.setRenderHint(QPainter::Antialiasing);
   const Tokens& t = tokens();
-  constexpr int kLine = 23, kFigure = 50;
+  constexpr int kFigure = 50;
   const double x = 130, w = width() - x - kFigure - 12;
   for (size_t i = 0; i < lines_.size(); ++i) {
     const Line& line = lines_[i];

@@ -101,6 +101,7 @@ void ValidationPanel::buildTables() {
   state_->setObjectName("labelState");
   box()->addWidget(state_);
   bar_ = new QProgressBar;
+  bar_->setAccessibleName(txt("Points labelled"));
   bar_->setTextVisible(false);
   box()->addWidget(bar_);
   second_ = new SecondPart(bench_, book_);

@@ -50,6 +50,7 @@ int codeAt(const std::filesystem::path& map, Place place, const std::string& crs
 NamingSheet::NamingSheet(Workbench& bench) : bench_(bench), signaturesJob_(this) {
   setObjectName("namingSheet");
   setFocusPolicy(Qt::StrongFocus);
+  setAccessibleName(txt("Naming the clusters"));
   keys_ = new QHBoxLayout;
   keys_->setSpacing(6);
   auto* middle = new QHBoxLayout;

@@ -144,6 +144,7 @@ MakingPanel::MakingPanel(Workbench& bench) : Panel(bench, 6), latest_(this) {
   box()->addWidget(about_);
   ticks_ = new QListWidget;
   ticks_->setObjectName("makeTicks");
+  ticks_->setAccessibleName(txt("What goes into it"));
   box()->addWidget(ticks_);
   other_ = new QComboBox;
   other_->setObjectName("makeOther");

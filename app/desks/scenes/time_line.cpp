@@ -36,6 +36,7 @@ void TimeLine::setMarks(std::vector<Mark> marks) {
 void TimeLine::setChosen(const QString& id) {
   chosen_ = id;
   update();
+  spokenChanged(this);
 }
 
 QPoint TimeLine::markOf(const QString& id) const {
@@ -138,6 +139,21 @@ void TimeLine::paintMark(QPainter& p, const Mark& m, QPointF at) const {
   p.drawRect(QRectF(at.x() - 8, at.y() + 9, std::max(1.5, 16 * m.setAside), 2.5));
 }
 
+QStringList TimeLine::told(const Mark& m) const {
+  QStringList all{m.name, m.date.isValid() ? niceDate(m.date.toString(Qt::ISODate).toStdString())
+                                           : txt("without a date")};
+  if (m.setAside > 0) all << txt("%1 % set aside").arg(decimal(100 * m.setAside, 1));
+  return all;
+}
+
+QList<SpokenPart> TimeLine::parts() const {
+  QList<SpokenPart> all;
+  for (const auto& m : marks_)
+    all << SpokenPart{told(m).join(", "), QRect(markOf(m.id) - QPoint(6, 6), QSize(12, 12)),
+                      m.id == chosen_};
+  return all;
+}
+
 void TimeLine::paintEvent(QPaintEvent*) {
   QPainter p(this);
   p.setRenderHint(QPainter::Antialiasing);
@@ -197,14 +213,7 @@ bool TimeLine::event(QEvent* e) {
     if (m == nullptr) {
       QToolTip::hideText();
     } else {
-      const QString date = m->date.isValid() ? niceDate(m->date.toString(Qt::ISODate).toStdString())
-                                             : txt("without a date");
-      QToolTip::showText(
-          help->globalPos(),
-          m->name + "\n" + date +
-              (m->setAside > 0 ? "\n" + txt("%1 % set aside").arg(decimal(100 * m->setAside, 1))
-                               : QString()),
-          this);
+      QToolTip::showText(help->globalPos(), told(*m).join("\n"), this);
     }
     return true;
   }

@@ -1,12 +1,14 @@
 #pragma once
 #include <QtWidgets>
 
+#include "look/spoken.h"
+
 namespace zp {
 
 /// The scenes of a study at a glance: a row a sensor, a mark a scene, under it the share that is
 /// set aside. Time runs to the right; years without scenes are folded. Click, or left and right,
 /// chooses.
-class TimeLine : public QWidget {
+class TimeLine : public QWidget, public Spoken {
   Q_OBJECT
  public:
   enum class Sign { Optical, Radar, Picture };
@@ -24,6 +26,8 @@ class TimeLine : public QWidget {
   /// Where a scene's mark is, in the widget.
   QPoint markOf(const QString& id) const;
   QSize sizeHint() const override;
+  QAccessible::Role role() const override { return QAccessible::List; }
+  QList<SpokenPart> parts() const override;
 
  Q_SIGNALS:
   void chose(const QString& id);
@@ -47,6 +51,7 @@ class TimeLine : public QWidget {
   void layOut();
   double xOf(const QDate& date) const;
   const Mark* markAt(QPoint at) const;
+  QStringList told(const Mark& mark) const;
   void paintSeasons(QPainter& p) const;
   void paintMark(QPainter& p, const Mark& mark, QPointF at) const;
 

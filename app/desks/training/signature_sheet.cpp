@@ -12,6 +12,7 @@ SignatureSheet::SignatureSheet(Workbench& bench, std::function<Json()> mapFeatur
     : bench_(bench), mapFeatures_(std::move(mapFeatures)), job_(this) {
   setObjectName("signatureSheet");
   setFocusPolicy(Qt::StrongFocus);
+  setAccessibleName(txt("Signatures"));
   auto* right = new QVBoxLayout;
   right->setSpacing(8);
   right->addLayout(buildEvidence(), 1);

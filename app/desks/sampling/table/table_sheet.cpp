@@ -79,6 +79,7 @@ QLayout* TableSheet::buildHead() {
   count_->setObjectName("tableCount");
   count_->setWordWrap(false);
   where_ = lineEdit("rowsWhere", txt("Rows where…"));
+  where_->setAccessibleName(txt("Rows where…"));
   where_->setFont(figureFont(9.5));
   where_->setClearButtonEnabled(true);
   where_->setMinimumWidth(150);

@@ -1,0 +1,10 @@
+// Legends, as JSON or as a table.
+#include "training/legend_file.h"
+
+#include "fuzz.h"
+
+extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
+  return onlyErrors(data, size, [](const std::string& text) {
+    zp::readLegendFile(written(text.starts_with("{") ? "legend.json" : "legend.csv", text));
+  });
+}

@@ -1,0 +1,125 @@
+// The disk of the study fills up, turns read-only, or goes away and comes back.
+#include <sys/mount.h>
+#include <sys/resource.h>
+
+#include <csignal>
+
+#include "window_fixture.h"
+
+namespace zp {
+namespace {
+
+using namespace testing;
+
+class Disk : public RealWindow {
+ protected:
+  void SetUp() override {
+    RealWindow::SetUp();
+    d().stage(1);
+  }
+  void TearDown() override {
+    restore();
+    RealWindow::TearDown();
+  }
+  /// Files may have this many bytes, as on a disk that is nearly full.
+  void limit(rlim_t bytes) {
+    std::signal(SIGXFSZ, SIG_IGN);
+    rlimit now{};
+    getrlimit(RLIMIT_FSIZE, &now);
+    now.rlim_cur = bytes;
+    ASSERT_EQ(setrlimit(RLIMIT_FSIZE, &now), 0);
+  }
+  void restore() { limit(RLIM_INFINITY); }
+  QString state() { return w().trail().findChild<QLabel*>()->text(); }
+  void edit(const QString& name) {
+    w().bench().changeScene("s3", "Another name",
+                            [&](Scene& scene) { scene.name = name.toStdString(); });
+  }
+  std::string nameOnDisk() { return Study::read(folder_ / "study").scene("s3")->scene.name; }
+};
+
+TEST_F(Disk, FullForAProductLeavesTheStudyAsItWas) {
+  const size_t before = s().products.size();
+  limit(200'000);
+  d().click("index-vegetation");
+  d().click("primary");
+  d().until([&] { return !w().bench().jobs().busy(); }, "the job to end");
+  d().until([&] { return said().contains("free some space"); }, "the sentence");
+  EXPECT_EQ(s().products.size(), before);
+  for (const auto& entry : fs::recursive_directory_iterator(folder_ / "study"))
+    EXPECT_EQ(entry.path().filename().string().rfind(".zpatch-", 0), std::string::npos)
+        << entry.path();
+  restore();
+  d().make("primary", "the index");
+}
+
+TEST_F(Disk, FullForTheStudyIsToldAndWrittenOnceThereIsRoom) {
+  edit("Before");
+  EXPECT_TRUE(state().startsWith("saved")) << state().toStdString();
+  limit(1000);
+  edit("While it was full");
+  EXPECT_EQ(state(), "not saved");
+  EXPECT_TRUE((said() + w().notice()).contains("not saved")) << w().notice().toStdString();
+  EXPECT_EQ(nameOnDisk(), "Before");
+  // It is not left for another, nor closed without a word.
+  EXPECT_FALSE(w().bench().create(q((folder_ / "other").string()), "Other"));
+  EXPECT_EQ(s().folder(), folder_ / "study");
+  whenOpen<QMessageBox>([](QMessageBox& box) { box.button(QMessageBox::Cancel)->click(); });
+  EXPECT_FALSE(w().close());
+  EXPECT_TRUE(w().isVisible());
+  edit("Still full");
+  restore();
+  d().until([&] { return state().startsWith("saved"); }, "the study to be saved by itself");
+  EXPECT_EQ(nameOnDisk(), "Still full");
+}
+
+TEST_F(Disk, GoneAndBackLosesNothing) {
+  edit("Before");
+  fs::rename(folder_ / "study", folder_ / "unplugged");
+  edit("While it was gone");
+  EXPECT_EQ(state(), "not saved");
+  for (int stage = 0; stage < 6; ++stage) {
+    d().stage(stage);
+    QTest::mouseMove(&w().view(), QPoint(200 + 20 * stage, 200));
+  }
+  EXPECT_FALSE(fs::exists(folder_ / "study")) << "a study of its own where the disk was";
+  fs::rename(folder_ / "unplugged", folder_ / "study");
+  d().until([&] { return state().startsWith("saved"); }, "the study to be saved by itself");
+  EXPECT_EQ(nameOnDisk(), "While it was gone");
+  reopen();
+  EXPECT_EQ(s().scene("s3")->scene.name, "While it was gone");
+}
+
+TEST_F(Disk, FullForLabelsKeepsThem) {
+  makeMap();
+  makePoints("3");
+  startLabelling();
+  QTest::keyClick(&w().labelling(), Qt::Key_1);
+  limit(500);
+  QTest::keyClick(&w().labelling(), Qt::Key_2);
+  QTest::keyClick(&w().labelling(), Qt::Key_3);
+  EXPECT_TRUE(w().bench().unsaved());
+  const fs::path file = s().newest(ProductKind::Labels)->file;
+  EXPECT_EQ(readLabels(file).labelling.labelled(), 1u);
+  restore();
+  d().until([&] { return !w().bench().unsaved(); }, "the labels to be saved by themselves");
+  EXPECT_EQ(readLabels(file).labelling.labelled(), 3u);
+}
+
+/// One that may mount: what root owns nobody else may change, but root may.
+TEST_F(Disk, ReadOnlyIsASentence) {
+  const std::string at = (folder_ / "study").string();
+  if (mount(at.c_str(), at.c_str(), nullptr, MS_BIND, nullptr) != 0)
+    GTEST_SKIP() << "may not mount here";
+  ASSERT_EQ(mount(nullptr, at.c_str(), nullptr, MS_REMOUNT | MS_BIND | MS_RDONLY, nullptr), 0);
+  edit("While it was read-only");
+  EXPECT_EQ(state(), "not saved");
+  EXPECT_TRUE((said() + w().notice()).contains("not saved")) << w().notice().toStdString();
+  ASSERT_EQ(mount(nullptr, at.c_str(), nullptr, MS_REMOUNT | MS_BIND, nullptr), 0);
+  d().until([&] { return state().startsWith("saved"); }, "the study to be saved by itself");
+  EXPECT_EQ(nameOnDisk(), "While it was read-only");
+  ASSERT_EQ(umount2(at.c_str(), MNT_DETACH), 0);
+}
+
+}  // namespace
+}  // namespace zp
