@@ -340,6 +340,28 @@ TEST_F(Studies, ControlsHaveNamesForThoseWhoDoNotSee) {
   }
 }
 
+/// A part that is shown before it stands in its place would be a window of its own.
+TEST_F(Studies, ThereIsOneWindowOnEveryStage) {
+  const auto expectOne = [&](const std::string& where) {
+    for (const auto* one : QApplication::topLevelWidgets())
+      EXPECT_TRUE(one == &w() || !one->isVisible())
+          << where << ": " << one->metaObject()->className() << " "
+          << one->objectName().toStdString();
+  };
+  expectOne("opened");
+  for (int stage = 0; stage < 6; ++stage) {
+    d().stage(stage);
+    expectOne("stage " + std::to_string(stage + 1));
+  }
+  d().stage(2);
+  importTraining();
+  d().stage(3);
+  d().make("primary", "the map");
+  expectOne("a map");
+  ASSERT_TRUE(w().bench().create(q((folder_ / "other").string()), "Other"));
+  expectOne("another study");
+}
+
 TEST_F(Studies, NoTextIsCutAtAnySize) {
   makeMap();
   makePoints("3");

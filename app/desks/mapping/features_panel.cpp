@@ -35,6 +35,7 @@ FeaturesPanel::FeaturesPanel(Workbench& bench) : Panel(bench) {
   open_ = linkButton(txt("Add…"));
   open_->setObjectName("addFeature");
   open_->setToolTip(txt("A feature of another kind, or of another scene"));
+  for (auto* link : {openBands_, open_}) chips_->addWidget(link);
 
   adding_ = new QWidget;
   auto* inside = columnIn(adding_);
