@@ -37,7 +37,8 @@ MainWindow::MainWindow() : book_(bench_) {
   setWindowIcon(QIcon(":/icons/zany-patch.svg"));
   setAcceptDrops(true);
   setMinimumSize(1100, 700);
-  resize(1280, 800);
+  constexpr int kFrame = 40;  // of the window itself
+  resize(QSize(1280, 800).boundedTo(screen()->availableSize() - QSize(0, kFrame)));
   trail_ = new Trail;
   view_ = new MapView(tiles_);
   pictures_ = std::make_unique<PicturesShown>(bench_, *view_);

@@ -205,19 +205,23 @@ void MapView::paintPicture(QPainter& p, const Picture& picture, const QRect& cli
   if (picture.none() || clip.isEmpty()) return;
   p.save();
   p.setClipRect(clip, Qt::IntersectClip);
+  const double dense = p.deviceTransform().m11();  // pixels of the screen in one of ours
   const auto rectOf = [&](TileId id) {
     const MapPiece piece = TileStore::pieceOf(id);
     const double size = TileStore::kSize * piece.unitsPerPixel;
     const QPointF a = toScreen({piece.left, piece.top}),
                   b = toScreen({piece.left + size, piece.top - size});
-    // Whole pixels, so that no seam shows; what lies beyond all screens is drawn nowhere.
-    const auto whole = [](double v) { return std::abs(v) < 1e8 ? qRound(v) : 0; };
-    return QRect(QPoint(whole(a.x()), whole(a.y())), QPoint(whole(b.x()) - 1, whole(b.y()) - 1));
+    // Whole pixels of the screen, so that no seam shows; what lies beyond all screens is drawn
+    // nowhere.
+    const auto whole = [dense](double v) {
+      return std::abs(v) < 1e8 ? std::round(v * dense) / dense : 0;
+    };
+    return QRectF(QPointF(whole(a.x()), whole(a.y())), QPointF(whole(b.x()), whole(b.y())));
   };
   std::set<TileId> coarse;
   for (const TileId& id :
        tilesOver(toMap(clip.topLeft()), toMap(clip.bottomRight() + QPoint(1, 1)), scale_)) {
-    const QRect target = rectOf(id);
+    const QRectF target = rectOf(id);
     if (const QImage* image = tiles_.tile(picture.key, id)) {
       p.drawImage(target, *image);
       continue;
@@ -233,7 +237,7 @@ void MapView::paintPicture(QPainter& p, const Picture& picture, const QRect& cli
         const double part = TileStore::kSize / std::exp2(up);
         const double ox = static_cast<double>(id.x - (parent.x << up)) * part,
                      oy = static_cast<double>(id.y - (parent.y << up)) * part;
-        p.drawImage(target, *image, QRectF(ox, oy, part, part).toRect());
+        p.drawImage(target, *image, QRectF(ox, oy, part, part));
         break;
       }
     }

@@ -101,6 +101,7 @@ class Labelling {
 };
 
 Json toJson(const Labelling& labelling);
+/// Exception of the JSON library: not complete.
 Labelling labellingFrom(const Json& json);
 
 }  // namespace zp

@@ -47,6 +47,7 @@ void renumber(LabelsFile& labels, int from, int to);
 LabelsFile onChangedMap(LabelsFile labels, LabelsFile now);
 
 Json toJson(const LabelsFile& labels);
+/// Exception of the JSON library: not complete.
 LabelsFile labelsFrom(const Json& json);
 
 /// Error: another format, not complete.

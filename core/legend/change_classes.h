@@ -49,6 +49,7 @@ class ChangeClasses {
 };
 
 Json toJson(const ChangeClasses& change);
+/// Exception of the JSON library: not complete.
 ChangeClasses changeClassesFrom(const Json& json);
 
 }  // namespace zp

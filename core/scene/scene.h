@@ -103,6 +103,7 @@ struct Scene {
   std::vector<std::string> roles() const;
 };
 
+/// What is said of files that are opened as a scene, over what they say themselves.
 struct SceneOptions {
   std::string sensor;                // preset to take roles from
   std::map<std::string, int> roles;  // role → band number, from 1
@@ -135,7 +136,9 @@ bool looksLikeRaster(const std::filesystem::path& file);
 /// file does.
 std::vector<std::filesystem::path> withoutPreviews(const std::vector<std::filesystem::path>& files);
 
+/// With files below `base` named from there.
 Json toJson(const Scene& scene, const std::filesystem::path& base);
+/// Exception of the JSON library: not complete. The files need not be there.
 Scene sceneFrom(const Json& json, const std::filesystem::path& base);
 
 /// Bands by meaning: three roles as red, green, blue.

@@ -5,16 +5,15 @@
 namespace zp {
 
 // A run sheet over the rows of a table: what of the sheet changes from row to row.
-//   {column}       in any text of the sheet is the cell of that column; by itself, where a number
-//   is
+//   {column}       in any text of the sheet is the cell of that column; by itself, where a number is
 //                  asked for, it is a number
 //   scene          a scene of the row (a raster, a folder of one-band rasters, a STAC item): it
-//   stands
-//                  for the one scene that the sheet names and nothing else tells of
+//                  stands for the one scene that the sheet names and nothing else tells of
 //   scene NAME     the scene that the sheet calls NAME
 //   date, sensor, roles (red=3,nir=4), each alone or with NAME: of that scene
 //   id             what the row is called, and its folder; else rows are numbered
 
+/// A row, what it is called, and its cells by the columns' names.
 struct SheetRow {
   std::string id, folder;  // the folder's name
   std::map<std::string, std::string> cells;

@@ -25,6 +25,7 @@ struct TrainingSet {
   std::vector<TrainingArea> areas;
 };
 
+/// Where in a layer of training areas what stands.
 struct TrainingFields {
   std::string code, name, subclass;  // columns; name and subclass may be "", and code where there
                                      // is a name: it is then looked up among the classes known
@@ -46,6 +47,7 @@ struct FoundClass {
 std::vector<FoundClass> foundClasses(const std::vector<TrainingArea>& areas, const Legend& known);
 
 Json toJson(const std::vector<TrainingArea>& areas);
+/// Exception of the JSON library: not complete.
 std::vector<TrainingArea> trainingAreasFrom(const Json& json);
 
 /// The layer of some training areas, with fields code, class, subclass and note.
