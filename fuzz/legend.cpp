@@ -1,7 +1,6 @@
 // Legends, as JSON or as a table.
-#include "training/legend_file.h"
-
 #include "fuzz.h"
+#include "training/legend_file.h"
 
 extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
   return onlyErrors(data, size, [](const std::string& text) {

@@ -1,14 +1,14 @@
 // Rasters: opened, and a corner of each band read in every way.
-#include "grid/raster_file.h"
-
 #include "fuzz.h"
+#include "grid/raster_file.h"
 
 extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
   return onlyErrors(data, size, [](const std::string& text) {
     const auto file = written("raster.tif", text);
     for (const auto& one : zp::rastersIn(file)) {
       const zp::RasterFile raster(one);
-      const int width = std::min(raster.grid().width, 40), height = std::min(raster.grid().height, 40);
+      const int width = std::min(raster.grid().width, 40),
+                height = std::min(raster.grid().height, 40);
       std::vector<float> values(1600);
       std::vector<double> wide(1600);
       std::vector<uint16_t> codes(1600);

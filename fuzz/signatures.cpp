@@ -1,8 +1,7 @@
 // Signatures, and maps' ways to learn from them.
-#include "training/signature.h"
-
 #include "fuzz.h"
 #include "mapping/model.h"
+#include "training/signature.h"
 
 extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
   return onlyErrors(data, size, [](const std::string& text) {

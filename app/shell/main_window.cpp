@@ -37,8 +37,10 @@ MainWindow::MainWindow() : book_(bench_) {
   setWindowIcon(QIcon(":/icons/zany-patch.svg"));
   setAcceptDrops(true);
   setMinimumSize(1100, 700);
-  constexpr int kFrame = 40;  // of the window itself
-  resize(QSize(1280, 800).boundedTo(screen()->availableSize() - QSize(0, kFrame)));
+  constexpr int kFrame = 40;  // that the desktop puts around it
+  const QSize room = screen()->availableSize() - QSize(0, kFrame), usual(1280, 800);
+  const bool small = room.width() < minimumWidth() || room.height() < minimumHeight();
+  resize(small ? usual : usual.boundedTo(room));
   trail_ = new Trail;
   view_ = new MapView(tiles_);
   pictures_ = std::make_unique<PicturesShown>(bench_, *view_);

@@ -5,7 +5,8 @@
 namespace zp {
 
 // A run sheet over the rows of a table: what of the sheet changes from row to row.
-//   {column}       in any text of the sheet is the cell of that column; by itself, where a number is
+//   {column}       in any text of the sheet is the cell of that column; by itself, where a number
+//   is
 //                  asked for, it is a number
 //   scene          a scene of the row (a raster, a folder of one-band rasters, a STAC item): it
 //                  stands for the one scene that the sheet names and nothing else tells of

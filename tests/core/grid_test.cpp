@@ -64,8 +64,8 @@ TEST(PixelArea, GeographicRowsSumToTheEllipsoid) {
   EXPECT_NEAR(sum / whole, 1, 1e-12);
 }
 
-/// Grids of pixels of a twentieth of a degree down to a few seconds, near the equator, in the middle
-/// and near a pole.
+/// Grids of pixels of a twentieth of a degree down to a few seconds, near the equator, in the
+/// middle and near a pole.
 std::vector<Grid> geographicGrids() {
   std::vector<Grid> grids;
   for (const double top : {0.6, -33.0, 51.5, 78.2, -84.0})
@@ -94,8 +94,9 @@ TEST(PixelArea, AgreesWithAnIntegrationOverTheEllipsoid) {
       const double south = (g.transform[3] - (row + 1) * step) * rad, h = step * rad / 8;
       double sum = 0;  // Simpson
       for (int i = 0; i < 8; i += 2)
-        sum += h / 3 * (element(south + i * h) + 4 * element(south + (i + 1) * h) +
-                        element(south + (i + 2) * h));
+        sum += h / 3 *
+               (element(south + i * h) + 4 * element(south + (i + 1) * h) +
+                element(south + (i + 2) * h));
       EXPECT_NEAR(areas[static_cast<size_t>(row)] / (sum * step * rad), 1, 1e-6);
     }
   }
@@ -330,8 +331,8 @@ TEST(ReducedCopy, IsLookedAtFromAfarAndOnlyWhenItIsOfThisRaster) {
     EXPECT_EQ(look[0], band == 1 ? 5 : 4);
     EXPECT_TRUE(band == 1 ? look[39] == 15 : std::isnan(look[39]));
   }
-  // Another raster's copy, or one of the raster as it was before, is none; a clock that was set back
-  // in between makes no difference.
+  // Another raster's copy, or one of the raster as it was before, is none; a clock that was set
+  // back in between makes no difference.
   writeFloats(folder / "other.tif", metricGrid(50, 50), {std::vector<float>(2500, 1)});
   EXPECT_FALSE(RasterFile(folder / "other.tif").lookFrom(copy));
   const auto written = fs::last_write_time(file);
@@ -359,7 +360,8 @@ TEST(ReadSampled, SomeRowsOfBlocksStandForAll) {
       const Window w{0, y, 9000, std::min(256, 6000 - y)};
       std::vector<uint16_t> rows(w.pixels());
       for (size_t i = 0; i < rows.size(); ++i)
-        rows[i] = static_cast<uint16_t>(1 + i % 9000 / 3000 + (y + static_cast<int>(i / 9000) >= 3072 ? 100 : 0));
+        rows[i] = static_cast<uint16_t>(1 + i % 9000 / 3000 +
+                                        (y + static_cast<int>(i / 9000) >= 3072 ? 100 : 0));
       writer.writeCodes(1, w, rows);
     }
     writer.finish();

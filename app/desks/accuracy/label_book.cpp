@@ -87,8 +87,8 @@ void LabelBook::changed() {
 }
 
 void LabelBook::keep() {
-  const Product* p = product();
-  if (unwritten_ && p != nullptr && p->id == id_) writeLabels(p->file, file_);
+  const Product* p = bench_.hasStudy() ? bench_.study().product(id_) : nullptr;
+  if (unwritten_ && p != nullptr) writeLabels(p->file, file_);
   unwritten_ = false;
 }
 
