@@ -6,10 +6,9 @@ namespace zp {
 
 // A run sheet over the rows of a table: what of the sheet changes from row to row.
 //   {column}       in any text of the sheet is the cell of that column; by itself, where a number
-//   is
-//                  asked for, it is a number
-//   scene          a scene of the row (a raster, a folder of one-band rasters, a STAC item): it
-//                  stands for the one scene that the sheet names and nothing else tells of
+//                  is asked for, it is a number
+//   scene          a scene of the row (a raster, a folder of one-band rasters, a STAC item): for
+//                  the one scene that the sheet names and nothing else tells of
 //   scene NAME     the scene that the sheet calls NAME
 //   date, sensor, roles (red=3,nir=4), each alone or with NAME: of that scene
 //   id             what the row is called, and its folder; else rows are numbered
