@@ -100,7 +100,7 @@ TEST_F(Keyboard, TabGoesThroughTheWindowAsItIsRead) {
 
 TEST_F(Keyboard, TheWholeJobFromANewStudyToTheReport) {
   const std::string demo = folder_ / "study";
-  // A study, and two scenes for it.
+  // A study, and a scene for it.
   whenAskedForAFile(folder_ / "mine");
   press(Qt::Key_N, Qt::ControlModifier);
   ASSERT_EQ(s().folder(), folder_ / "mine");
@@ -163,9 +163,12 @@ TEST_F(Keyboard, TheWholeJobFromANewStudyToTheReport) {
   press(Qt::Key_Right);
   EXPECT_EQ(d().find<MatrixView>("matrixView")->chosen(),
             qMakePair(std::max(0, chosen.first) + 1, std::max(0, chosen.second) + 1));
-  whenAskedForAFile(folder_ / "report.html");
   push("report");
-  d().settle();
+  fs::create_directories(folder_ / "out");
+  whenAskedForAFile(folder_ / "out");
+  push("writeReport");
+  d().until([&] { return !w().bench().jobs().busy(); }, "the report");
+  EXPECT_TRUE(fs::exists(folder_ / "out/report.html")) << said().toStdString();
 }
 
 }  // namespace
