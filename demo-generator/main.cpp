@@ -15,7 +15,8 @@ int main(int argc, char** argv) {
     return 0;
   }
   const std::string how = argc == 4 ? argv[1] : "";
-  if (argc != 2 && how != "--study" && how != "--demo") {
+  const bool folder = argc == 2 && argv[1][0] != '-';
+  if (!folder && how != "--study" && how != "--demo") {
     fmt::print(stderr,
                "Usage: make-haven FOLDER | make-haven --study FOLDER NEW-STUDY | make-haven --demo "
                "FOLDER NEW-STUDY\n");

@@ -1124,6 +1124,10 @@ Wald               0      3     27</translation>
       <translation>Eine Übereinkunft nennt das „%1“ (Landis und Koch 1977). Mehr als eine Übereinkunft ist es nicht.</translation>
     </message>
     <message>
+      <source>A copy cannot lie within the study itself; choose another place.</source>
+      <translation>Eine Kopie kann nicht in der Studie selbst liegen; wählen Sie einen anderen Ort.</translation>
+    </message>
+    <message>
       <source>A copy is in “%1”. You go on working in the first.</source>
       <translation>Eine Kopie liegt in „%1“. Sie arbeiten in der ersten weiter.</translation>
     </message>
@@ -7862,6 +7866,10 @@ Wald               0      3     27</translation>
     <message>
       <source>The first rule that holds gives the class. Names: the roles of %1, and indices you make.</source>
       <translation>Die erste Regel, die gilt, gibt die Klasse. Namen: die Rollen von %1, und Indizes, die Sie machen.</translation>
+    </message>
+    <message>
+      <source>The folder “%1” may only be read: what you change cannot be saved. To go on with it, make a copy of it in the study menu.</source>
+      <translation>Der Ordner „%1“ darf nur gelesen werden: Was Sie ändern, kann nicht gespeichert werden. Um damit weiterzuarbeiten, machen Sie im Studienmenü eine Kopie davon.</translation>
     </message>
     <message>
       <source>The folder “{}” cannot be made ({}); choose another.</source>

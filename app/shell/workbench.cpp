@@ -1,5 +1,7 @@
 #include "shell/workbench.h"
 
+#include <unistd.h>
+
 #include <QDir>
 #include <QFileInfo>
 #include <QSettings>
@@ -120,6 +122,11 @@ bool Workbench::open(const QString& folder) {
     remember(study_->folder());
     Q_EMIT studyChanged();
     if (!study_->notice.empty()) Q_EMIT trouble(sentenceOf(study_->notice));
+    if (access(wanted.c_str(), W_OK) != 0)
+      Q_EMIT trouble(
+          txt("The folder “%1” may only be read: what you change cannot be saved. To go on "
+              "with it, make a copy of it in the study menu.")
+              .arg(q(wanted.filename().string())));
     ok = true;
   });
   return ok;
@@ -128,7 +135,7 @@ bool Workbench::open(const QString& folder) {
 bool Workbench::saveCopy(const QString& folder) {
   bool ok = false;
   guarded([&] {
-    study_->save();
+    if (alsoSave_) alsoSave_();
     study_->saveCopy(folder.toStdString());
     Q_EMIT notice(txt("A copy is in “%1”. You go on working in the first.").arg(folder));
     ok = true;

@@ -108,7 +108,6 @@ class MapView : public QWidget, public Spoken {
   void unpinAsked(int index);
   void onlyClassAsked(int code);
   void hideClassAsked(int code);
-  void filesDropped(const QStringList& files);
 
  protected:
   void paintEvent(QPaintEvent*) override;

@@ -6,12 +6,16 @@ namespace zp {
 
 namespace {
 constexpr size_t kKept = 700;
-}
+constexpr int kAgain = 3000;
+}  // namespace
 
 TileStore::TileStore(size_t threads, QObject* parent)
     : QObject(parent), background_(nullptr, threads) {
   const auto kept = std::make_shared<KeptBands>();
   for (size_t i = 0; i < threads; ++i) painters_.emplace_back(kept);
+  again_.setSingleShot(true);
+  again_.setInterval(kAgain);
+  connect(&again_, &QTimer::timeout, this, &TileStore::tryAgain);
 }
 
 MapPiece TileStore::pieceOf(TileId id) {
@@ -54,12 +58,28 @@ bool TileStore::has(const QString& key) const {
 void TileStore::forget(const QString& key) {
   std::erase_if(tiles_, [&](const auto& t) { return t.first.first == key; });
   overviews_.erase(key);
+  told_.erase(key);
   const std::lock_guard lock(mutex_);
   stretches_.erase(key);
   unreadable_.erase(key);
 }
 
+void TileStore::notRead(const QString& key, const QString& sentence) {
+  again_.start();
+  if (told_.insert(key).second) Q_EMIT failed(key, sentence);
+}
+
+/// The disk may be back.
+void TileStore::tryAgain() {
+  {
+    const std::lock_guard lock(mutex_);
+    unreadable_.clear();
+  }
+  Q_EMIT arrived();
+}
+
 void TileStore::take(const Key& key, const QImage& image) {
+  told_.erase(key.first);
   tiles_[key] = {image, ++clock_};
   while (tiles_.size() > kKept) {
     auto oldest = tiles_.begin();
@@ -113,7 +133,7 @@ Answer TileStore::paint(const SharedPicture& picture, TileId id, const std::stri
       const std::lock_guard lock(mutex_);
       unreadable_.insert(key);
     }
-    return [this, key, sentence = sentenceOf(e)] { Q_EMIT failed(key, sentence); };
+    return [this, key, sentence = sentenceOf(e)] { notRead(key, sentence); };
   }
 }
 

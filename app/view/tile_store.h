@@ -1,6 +1,7 @@
 #pragma once
 #include <QImage>
 #include <QObject>
+#include <QTimer>
 #include <map>
 #include <mutex>
 #include <set>
@@ -41,7 +42,8 @@ class TileStore : public QObject {
  Q_SIGNALS:
   void arrived();
   void overviewArrived(const QString& pictureKey);
-  /// A picture could not be read; the sentence says why.
+  /// A picture could not be read; the sentence says why. It is tried again every few seconds,
+  /// without a word, while it is wanted.
   void failed(const QString& pictureKey, const QString& sentence);
 
  private:
@@ -53,9 +55,13 @@ class TileStore : public QObject {
   std::optional<Stretch> knownStretch(const QString& key) const;
   bool unreadable(const QString& key) const;
   void take(const Key& key, const QImage& image);
+  void notRead(const QString& key, const QString& sentence);
+  void tryAgain();
 
   std::map<Key, std::pair<QImage, uint64_t>> tiles_;  // with when they were last asked for
   std::map<QString, Overview> overviews_;
+  std::set<QString> told_;  // of whose not being read was told
+  QTimer again_;
   uint64_t clock_ = 0;
   std::string crs_;
 

@@ -48,9 +48,4 @@ const Method& method(const std::string& id) {
               didYouMean(id, ids));
 }
 
-std::unique_ptr<Classifier> trainMethod(const Method& method, const Samples& samples,
-                                        const Json& settings, const Progress& progress) {
-  return method.train(samples, settingsFrom(method.parameters, settings, method.title), progress);
-}
-
 }  // namespace zp

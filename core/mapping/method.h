@@ -62,9 +62,4 @@ const std::vector<const Method*>& methods();
 /// Error with the nearest known id; never another method.
 const Method& method(const std::string& id);
 
-/// Trains a method with what is set, checked, and the initial values of the rest.
-std::unique_ptr<Classifier> trainMethod(const Method& method, const Samples& samples,
-                                        const Json& settings = Json::object(),
-                                        const Progress& progress = Progress());
-
 }  // namespace zp

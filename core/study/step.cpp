@@ -42,19 +42,6 @@ Product runStepTo(const StepFiles& files, const Study& study, const Json& step,
   return done(kind, StepRun(study, step, progress, nullptr, &files));
 }
 
-Samples studySamples(const Study& study, const Scene& scene, const std::vector<size_t>& bands,
-                     const Progress& progress) {
-  const Scope scope(scene);
-  const auto lines = bandLines(bands.empty() ? bandsNamed("", scene) : bands, scene);
-  const FeatureReader reader(scope, makeFeatures(lines, scope));
-  return drawSamples(reader, trainingIn(study, scene.grid.crs), study.legend, {}, progress);
-}
-
-SignatureSet studySignatures(const Study& study, const Scene& scene,
-                             const std::vector<size_t>& bands, const Progress& progress) {
-  return signaturesOf(studySamples(study, scene, bands, progress));
-}
-
 void exportClassPolygons(const Product& map, const std::vector<int>& codes, const fs::path& target,
                          const Progress& progress, const PolygonOptions& options) {
   Outputs outputs(true);

@@ -33,12 +33,4 @@ void exportClassPolygons(const Product& map, const std::vector<int>& codes,
                          const std::filesystem::path& target, const Progress& progress,
                          const PolygonOptions& options = {});
 
-/// The samples of the study's training areas over bands of a scene; all when none is named.
-Samples studySamples(const Study& study, const Scene& scene, const std::vector<size_t>& bands,
-                     const Progress& progress = Progress());
-/// And their signatures.
-SignatureSet studySignatures(const Study& study, const Scene& scene,
-                             const std::vector<size_t>& bands,
-                             const Progress& progress = Progress());
-
 }  // namespace zp

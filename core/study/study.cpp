@@ -47,6 +47,25 @@ struct Study::Lock {
 };
 
 namespace {
+std::string textOf(const Json& study) {
+  return study.dump(1, ' ', false, Json::error_handler_t::replace) + "\n";
+}
+
+/// All but the lock and what running jobs write; one may write to the copies.
+void copyInto(const fs::path& from, const fs::path& to) {
+  for (const auto& entry : fs::directory_iterator(from)) {
+    const std::string name = entry.path().filename().string();
+    if (name == "study.lock" || name.rfind(".zpatch-", 0) == 0) continue;
+    if (entry.is_directory()) {
+      fs::create_directory(to / name);
+      copyInto(entry.path(), to / name);
+    } else {
+      fs::copy_file(entry.path(), to / name);
+      fs::permissions(to / name, fs::perms::owner_write, fs::perm_options::add);
+    }
+  }
+}
+
 /// What runs that were killed in this study had decided to do is done.
 void finishInterrupted(const fs::path& folder) {
   sweep(folder);
@@ -130,7 +149,6 @@ Study Study::open(const fs::path& path) {
 void Study::save() const {
   const fs::path file = folder_ / "study.json", last = folder_ / "study.json.last";
   std::error_code ignored;
-  const std::string text = toJson().dump(1, ' ', false, Json::error_handler_t::replace) + "\n";
   if (fs::exists(file, ignored)) {
     const fs::path fresh = folder_ / ".study.json.last";
     fs::remove(fresh, ignored);
@@ -138,22 +156,27 @@ void Study::save() const {
     if (ignored) fs::copy_file(file, fresh, ignored);
     fs::rename(fresh, last, ignored);
   }
-  writeFileAtomically(file, text);
+  writeFileAtomically(file, textOf(toJson()));
 }
 
 void Study::saveCopy(const fs::path& target) const {
   std::error_code ec;
   if (fs::exists(target, ec))
     throw Error("“{}” exists already; choose a new name for the copy.", target.string());
+  if (!fs::absolute(target).lexically_normal().lexically_relative(folder_).string().starts_with(
+          ".."))
+    throw Error("A copy cannot lie within the study itself; choose another place.");
   const fs::path part = target.string() + ".part";
   try {
     fs::create_directories(part);
-    for (const auto& entry : fs::directory_iterator(folder_)) {
-      const std::string n = entry.path().filename().string();
-      if (n == "study.lock" || n.rfind(".zpatch-", 0) == 0) continue;
-      fs::copy(entry.path(), part / n, fs::copy_options::recursive);
-    }
+    copyInto(folder_, part);
+    fs::remove(part / "study.json.last");
+    writeFileAtomically(part / "study.json",
+                        textOf(toJson()));  // which may be newer than what could be saved
     fs::rename(part, target);
+  } catch (const Error&) {
+    fs::remove_all(part, ec);
+    throw;
   } catch (const fs::filesystem_error& e) {
     fs::remove_all(part, ec);
     throw Error("The copy could not be written ({}); choose another place.", e.code().message());

@@ -19,6 +19,7 @@ class Disk : public RealWindow {
   }
   void TearDown() override {
     restore();
+    umount2((folder_ / "study").c_str(), MNT_DETACH);
     RealWindow::TearDown();
   }
   /// Files may have this many bytes, as on a disk that is nearly full.
@@ -30,6 +31,16 @@ class Disk : public RealWindow {
     ASSERT_EQ(setrlimit(RLIMIT_FSIZE, &now), 0);
   }
   void restore() { limit(RLIM_INFINITY); }
+  /// Where one may mount: what root owns nobody else may change, but root may.
+  bool mountReadOnly() {
+    const std::string at = (folder_ / "study").string();
+    return mount(at.c_str(), at.c_str(), nullptr, MS_BIND, nullptr) == 0 &&
+           mount(nullptr, at.c_str(), nullptr, MS_REMOUNT | MS_BIND | MS_RDONLY, nullptr) == 0;
+  }
+  void mountWritable() {
+    const std::string at = (folder_ / "study").string();
+    ASSERT_EQ(mount(nullptr, at.c_str(), nullptr, MS_REMOUNT | MS_BIND, nullptr), 0);
+  }
   QString state() { return w().trail().findChild<QLabel*>()->text(); }
   void edit(const QString& name) {
     w().bench().changeScene("s3", "Another name",
@@ -106,19 +117,38 @@ TEST_F(Disk, FullForLabelsKeepsThem) {
   EXPECT_EQ(readLabels(file).labelling.labelled(), 3u);
 }
 
-/// One that may mount: what root owns nobody else may change, but root may.
 TEST_F(Disk, ReadOnlyIsASentence) {
-  const std::string at = (folder_ / "study").string();
-  if (mount(at.c_str(), at.c_str(), nullptr, MS_BIND, nullptr) != 0)
-    GTEST_SKIP() << "may not mount here";
-  ASSERT_EQ(mount(nullptr, at.c_str(), nullptr, MS_REMOUNT | MS_BIND | MS_RDONLY, nullptr), 0);
+  if (!mountReadOnly()) GTEST_SKIP() << "may not mount here";
   edit("While it was read-only");
   EXPECT_EQ(state(), "not saved");
   EXPECT_TRUE((said() + w().notice()).contains("not saved")) << w().notice().toStdString();
-  ASSERT_EQ(mount(nullptr, at.c_str(), nullptr, MS_REMOUNT | MS_BIND, nullptr), 0);
+  mountWritable();
   d().until([&] { return state().startsWith("saved"); }, "the study to be saved by itself");
   EXPECT_EQ(nameOnDisk(), "While it was read-only");
-  ASSERT_EQ(umount2(at.c_str(), MNT_DETACH), 0);
+}
+
+TEST_F(Disk, ReadOnlyFromTheStartCanBeLookedAtAndGoneOnWithInACopy) {
+  w().close();
+  if (!mountReadOnly()) GTEST_SKIP() << "may not mount here";
+  reopen();
+  EXPECT_TRUE((said() + w().notice()).contains("may only be read")) << w().notice().toStdString();
+  for (int stage = 0; stage < 6; ++stage) d().stage(stage);
+  EXPECT_TRUE(w().view().anything());
+  edit("In the copy");
+  EXPECT_EQ(state(), "not saved");
+  ASSERT_TRUE(w().bench().saveCopy(q((folder_ / "copy").string())));
+  EXPECT_EQ(Study::read(folder_ / "copy").scene("s3")->scene.name, "In the copy");
+  whenOpen<QMessageBox>([](QMessageBox& box) { box.button(QMessageBox::Discard)->click(); });
+  EXPECT_TRUE(w().close());
+}
+
+TEST_F(Disk, ThePictureIsThereAgainWhenItsFileIs) {
+  fs::rename(folder_ / "study", folder_ / "unplugged");
+  w().bench().setCurrentScene("s2");
+  d().until([&] { return w().notice().contains("does not exist"); }, "the sentence");
+  EXPECT_FALSE(w().view().anything());
+  fs::rename(folder_ / "unplugged", folder_ / "study");
+  d().until([&] { return w().view().anything(); }, "the picture, by itself");
 }
 
 }  // namespace

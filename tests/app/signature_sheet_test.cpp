@@ -1,4 +1,5 @@
 // The sheet of signatures, sets of areas, and what is told of areas that are imported.
+#include "area_samples.h"
 #include "charts/feature_scatter.h"
 #include "charts/histogram_stack.h"
 #include "charts/tinted_grid.h"
@@ -47,7 +48,7 @@ class SignatureWindow : public RealWindow {
     std::erase_if(fewer, [&](const TrainingArea& a) { return a.code == 1 && seen++ % 2 == 0; });
     w().bench().setTraining(fewer, s().trainingCrs, "fewer");
   }
-  Samples samples() { return studySamples(s(), w().bench().currentScene()->scene, {}); }
+  Samples samples() { return areaSamples(s(), w().bench().currentScene()->scene); }
 };
 
 TEST_F(SignatureWindow, TellsEveryClassAndComesBack) {

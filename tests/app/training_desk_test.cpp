@@ -1,4 +1,5 @@
 // The Training desk, worked by mouse and keys on the demo study.
+#include "area_samples.h"
 #include "charts/bar_list.h"
 #include "desks/mapping/mapping_desk.h"
 #include "legend/class_map.h"
@@ -45,7 +46,7 @@ TEST_F(TrainingDeskWindow, AreasAreImportedThroughTheDesk) {
   d().until([&] { return classes().item(3, 2)->text() != "–"; }, "the signatures");
   EXPECT_EQ(w().trail().stations()[2].figure, "9 classes");
   // The pixels of the table are those of the signatures themselves.
-  const auto set = studySignatures(s(), w().bench().currentScene()->scene, {});
+  const auto set = signaturesOf(areaSamples(s(), w().bench().currentScene()->scene));
   for (int r = 0; r < classes().rowCount(); ++r)
     for (const auto& c : set.classes)
       if (c.code == classes().item(r, 0)->data(Qt::UserRole).toInt()) {
@@ -61,7 +62,7 @@ TEST_F(TrainingDeskWindow, TheBandTableShowsMeanAndSpreadOfTheChosenClass) {
   chooseClass(0);
   auto* bands = d().find<QTableWidget>("bandStatistics");
   ASSERT_EQ(bands->rowCount(), 8);
-  const auto set = studySignatures(s(), w().bench().currentScene()->scene, {});
+  const auto set = signaturesOf(areaSamples(s(), w().bench().currentScene()->scene));
   const Signature& water = set.classes[0];
   for (int b = 0; b < 8; ++b) {
     EXPECT_NEAR(bands->item(b, 1)->text().replace("−", "-").toDouble(), water.mean[b], 1e-4);
@@ -72,7 +73,7 @@ TEST_F(TrainingDeskWindow, TheBandTableShowsMeanAndSpreadOfTheChosenClass) {
 TEST_F(TrainingDeskWindow, HealthAndTheMostAlikeAreTold) {
   importTraining();
   d().until([&] { return classes().item(0, 4)->text() != ""; }, "the health of the classes");
-  const Samples samples = studySamples(s(), w().bench().currentScene()->scene, {});
+  const Samples samples = areaSamples(s(), w().bench().currentScene()->scene);
   const SignatureSet set = signaturesOf(samples);
   const auto health = healthOf(samples, set);
   int mixed = 0;

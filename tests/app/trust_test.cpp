@@ -1,4 +1,5 @@
 // How far a map can be believed, and what is done about training that is not good, in the window.
+#include "area_samples.h"
 #include "desks/mapping/mapping_desk.h"
 #include "mapping/held_out.h"
 #include "study/map_step.h"
@@ -259,7 +260,7 @@ TEST_F(RemedyWindow, AMixedClassIsSplitInTwoAndIsMixedNoMore) {
   EXPECT_EQ(subclasses.count("sunlit"), 1u);
   EXPECT_EQ(subclasses.count("in shade"), 1u);
   untilHealth();
-  const Samples samples = studySamples(s(), w().bench().currentScene()->scene, {});
+  const Samples samples = areaSamples(s(), w().bench().currentScene()->scene);
   for (const auto& h : healthOf(samples, signaturesOf(samples)))
     if (h.code == code) {
       EXPECT_TRUE(h.word != Health::Mixed || (h.subclass != "sunlit" && h.subclass != "in shade"));
@@ -281,7 +282,7 @@ TEST_F(RemedyWindow, AnOpenSplitGoesWithItsScene) {
 TEST_F(RemedyWindow, ThePartThatDoesNotBelongIsDropped) {
   const int code = choose("mixed");
   const auto pixels = [&] {
-    for (const auto& c : studySamples(s(), w().bench().currentScene()->scene, {}).classes)
+    for (const auto& c : areaSamples(s(), w().bench().currentScene()->scene).classes)
       if (c.code == code) return c.labelled;
     return size_t{0};
   };
@@ -294,7 +295,7 @@ TEST_F(RemedyWindow, ThePartThatDoesNotBelongIsDropped) {
 }
 
 TEST_F(RemedyWindow, OutlyingPixelsAreListedAndDropped) {
-  const Samples samples = studySamples(s(), w().bench().currentScene()->scene, {});
+  const Samples samples = areaSamples(s(), w().bench().currentScene()->scene);
   int code = 0;
   size_t many = 0;
   for (const auto& c : samples.classes)
@@ -309,7 +310,7 @@ TEST_F(RemedyWindow, OutlyingPixelsAreListedAndDropped) {
   EXPECT_GT(d().find<QTableWidget>("outlierTable")->rowCount(), 0);
   EXPECT_TRUE(d().find("dropOutliers")->text().contains(grouped(many)));
   d().click("dropOutliers");
-  const Samples after = studySamples(s(), w().bench().currentScene()->scene, {});
+  const Samples after = areaSamples(s(), w().bench().currentScene()->scene);
   EXPECT_EQ(after.size(), samples.size() - many);
   EXPECT_TRUE(w().training().points().empty());
 }

@@ -116,6 +116,19 @@ TEST_F(ZpatchOver, WhatIsDoneAndUnchangedIsSkipped) {
   EXPECT_EQ(Folder::namesIn(folder_ / "made"), (Words{"a", "b", "c", "results.csv"}));
 }
 
+TEST_F(ZpatchOver, AClockThatWasSetBackHidesNoChange) {
+  using namespace std::chrono_literals;
+  const fs::path scene = folder_ / "tiles/a.tif";
+  fs::last_write_time(scene, fs::file_time_type::clock::now() + 240h);
+  ASSERT_EQ(over(), 0) << err();
+  ASSERT_EQ(over(), 0) << err();
+  EXPECT_EQ(states(), (Words{"skipped", "skipped", "skipped"}));
+  tile("a", 0, 0);  // older now, by its date, than what was made of it
+  fs::last_write_time(scene, fs::file_time_type::clock::now() - 240h);
+  ASSERT_EQ(over(), 0) << err();
+  EXPECT_EQ(states(), (Words{"done", "skipped", "skipped"}));
+}
+
 TEST_F(ZpatchOver, ItGoesOnAfterAnErrorAndTellsOfIt) {
   text("scenes.csv",
        "id,scene,date,cut\na,tiles/a.tif,2031-05-01,0.09\nlost,tiles/lost.tif,2031-05-02,0.09\n"

@@ -13,6 +13,7 @@
 #include "mapping/methods/minimum_distance.h"
 #include "support/rasters.h"
 #include "support/signatures.h"
+#include "support/train.h"
 
 namespace zp {
 namespace {

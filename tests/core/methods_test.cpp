@@ -9,6 +9,7 @@
 #include "mapping/methods/spectral_angle.h"
 #include "support/rasters.h"
 #include "support/signatures.h"
+#include "support/train.h"
 
 namespace zp {
 namespace {

@@ -292,6 +292,24 @@ TEST(Study, CopiesCanBeOpenedOnTheirOwn) {
   EXPECT_EQ(copy.products[0].file.parent_path(), folder / "copy/products");
   EXPECT_NE(sentenceOf([&] { study.saveCopy(folder / "copy"); }).find("exists already"),
             std::string::npos);
+  EXPECT_NE(sentenceOf([&] { study.saveCopy(study.folder() / "copy"); }).find("within the study"),
+            std::string::npos);
+}
+
+TEST(Study, ACopyHasWhatCouldNotBeSavedAndCanBeWrittenTo) {
+  Folder folder;
+  Study study = makeStudy(folder);
+  add(study, {{"do", "index"}, {"scene", "s1"}, {"formula", "nir"}, {"name", "N"}});
+  study.save();
+  const auto writing = fs::perms::owner_write | fs::perms::group_write | fs::perms::others_write;
+  for (const auto& entry : fs::recursive_directory_iterator(study.folder()))
+    fs::permissions(entry.path(), writing, fs::perm_options::remove);
+  study.products[0].name = "Only in memory";
+  study.saveCopy(folder / "copy");
+  for (const auto& entry : fs::recursive_directory_iterator(folder / "copy"))
+    EXPECT_NE(entry.status().permissions() & fs::perms::owner_write, fs::perms::none)
+        << entry.path();
+  EXPECT_EQ(Study::open(folder / "copy").products[0].name, "Only in memory");
 }
 
 TEST(Step, FailsWithoutATrace) {

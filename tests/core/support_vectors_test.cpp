@@ -8,6 +8,7 @@
 #include "mapping/train_vectors.h"
 #include "support/rasters.h"
 #include "support/signatures.h"
+#include "support/train.h"
 
 namespace zp {
 namespace {

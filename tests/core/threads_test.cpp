@@ -18,6 +18,7 @@
 #include "mapping/make_map.h"
 #include "scene/band_reader.h"
 #include "support/rasters.h"
+#include "support/train.h"
 #include "training/signature.h"
 
 namespace zp {

@@ -20,7 +20,6 @@ class PlanArea : public QWidget {
   void leave();
   void forget();
   bool none() const { return over_->count() == 0; }
-  QString overName() const { return over_->currentText(); }
   /// The class map that points are placed over; nullptr for anything else.
   const Product* map() const;
   /// What a step says of it: over, class, inside and within.

@@ -14,9 +14,6 @@ class ColumnPanel : public QWidget {
   /// With a column in hand; "" for none.
   void open(const std::string& column);
 
- Q_SIGNALS:
-  void doneAsked();
-
  private:
   enum What { kAdd, kChange, kRename, kPaste };
   QWidget* buildAdd();
