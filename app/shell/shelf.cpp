@@ -198,6 +198,7 @@ void Shelf::rebuild() {
   }
   cards_.clear();
   if (!bench_.hasStudy()) return;
+  thumbnails_.startRound();
   const Study& s = bench_.study();
   const auto add = [&](const std::string& id, const std::string& name, const QString& about,
                        const char* sign, const char* group) {

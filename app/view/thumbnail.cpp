@@ -4,6 +4,10 @@
 
 namespace zp {
 
+namespace {
+constexpr int kRounds = 8;
+}
+
 QImage thumbnailOf(const Picture& picture, int width, int height) {
   PicturePainter painter;
   const Overview o = painter.overview(picture);
@@ -20,14 +24,22 @@ Thumbnails::Thumbnails(int width, int height, QObject* parent)
 
 void Thumbnails::ask(const Picture& picture, QObject* receiver,
                      std::function<void(const QImage&)> take) {
-  if (const auto known = kept_.find(picture.key); known != kept_.end()) return take(*known);
+  if (const auto known = kept_.find(picture.key); known != kept_.end()) {
+    known->round = round_;
+    return take(known->image);
+  }
   background_.add(asked(
       [picture, w = width_, h = height_](const Progress&) { return thumbnailOf(picture, w, h); },
       [this, take, guard = QPointer<QObject>(receiver), key = picture.key](const QImage& image) {
-        kept_[key] = image;
+        kept_[key] = {image, round_};
         if (guard) take(image);
       },
       [](const QString&) {}));  // the view says why
+}
+
+void Thumbnails::startRound() {
+  ++round_;
+  kept_.removeIf([this](const auto& entry) { return entry->round + kRounds < round_; });
 }
 
 void Thumbnails::forget() {

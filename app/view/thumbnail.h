@@ -17,15 +17,23 @@ class Thumbnails : public QObject {
  public:
   Thumbnails(int width, int height, QObject* parent);
 
+  /// Before all that are shown are asked for. What was not asked for in the last few rounds goes.
+  void startRound();
   /// `take` gets it at once where it is kept, else when it is made, as long as `receiver` is there.
   /// Of what cannot be read nothing comes; the view says why.
   void ask(const Picture& picture, QObject* receiver, std::function<void(const QImage&)> take);
   /// What is being made does not arrive any more.
   void forget();
+  qsizetype kept() const { return kept_.size(); }
 
  private:
   int width_, height_;
-  QHash<QString, QImage> kept_;
+  struct Kept {
+    QImage image;
+    int round = 0;  // in which it was last asked for
+  };
+  QHash<QString, Kept> kept_;
+  int round_ = 0;
   Background background_;
 };
 

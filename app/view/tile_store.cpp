@@ -85,7 +85,9 @@ void TileStore::take(const Key& key, const QImage& image) {
     auto oldest = tiles_.begin();
     for (auto t = tiles_.begin(); t != tiles_.end(); ++t)
       if (t->second.second < oldest->second.second) oldest = t;
+    const QString of = oldest->first.first;
     tiles_.erase(oldest);
+    if (!has(of)) forget(of);
   }
   Q_EMIT arrived();
 }

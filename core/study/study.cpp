@@ -8,11 +8,13 @@
 
 #include <algorithm>
 #include <chrono>
+#include <set>
 
 #include "base/error.h"
 #include "base/outputs.h"
 #include "base/text.h"
 #include "grid/crs.h"
+#include "study/unsaved_moves.h"
 
 namespace fs = std::filesystem;
 
@@ -64,6 +66,31 @@ void copyInto(const fs::path& from, const fs::path& to) {
       fs::permissions(to / name, fs::perms::owner_write, fs::perm_options::add);
     }
   }
+}
+
+fs::path placeInBin(const fs::path& folder, const Product& p) {
+  return folder / "bin" / fmt::format("{}-{}", p.id, p.file.filename().string());
+}
+
+/// Where the files of products lie when the study is as it says.
+std::set<fs::path> filesNamed(const fs::path& folder, const std::vector<Product>& products,
+                              const std::vector<Product>& bin) {
+  std::set<fs::path> all;
+  for (const auto& p : products) all.insert(p.file);
+  for (const auto& p : bin) all.insert(placeInBin(folder, p));
+  return all;
+}
+
+/// What was moved without study.json knowing of it goes back to where it looks.
+void takeBackFor(const Json& study, const fs::path& folder) {
+  std::vector<Product> products, bin;
+  try {
+    for (const auto& p : study.at("products")) products.push_back(productFrom(p, folder));
+    for (const auto& p : study.value("bin", Json::array())) bin.push_back(productFrom(p, folder));
+  } catch (const std::exception&) {
+    return;  // who reads it tells of it
+  }
+  takeBackMoves(folder, filesNamed(folder, products, bin));
 }
 
 /// What runs that were killed in this study had decided to do is done.
@@ -136,6 +163,7 @@ Study Study::open(const fs::path& path) {
   finishInterrupted(folder);
   const Json json = readWhole(folder / "study.json");
   if (!json.is_null()) {
+    takeBackFor(json, folder);
     study.readFrom(json);
     return study;
   }
@@ -157,6 +185,7 @@ void Study::save() const {
     fs::rename(fresh, last, ignored);
   }
   writeFileAtomically(file, textOf(toJson()));
+  forgetMoves(folder_, filesNamed(folder_, products, bin));
 }
 
 void Study::saveCopy(const fs::path& target) const {
@@ -300,27 +329,12 @@ void Study::setTraining(std::vector<TrainingArea> areas, const std::string& crs)
   ++trainingRevision;
 }
 
-namespace {
-/// Moves a file with what GDAL wrote beside it, the file itself last.
-void moveWithCompanions(const fs::path& from, const fs::path& to, const std::string& name) {
-  std::error_code ec;
-  for (const char* companion : {".aux.xml", ".ovr", ""}) {
-    if (fs::exists(from.string() + companion, ec))
-      fs::rename(from.string() + companion, to.string() + companion, ec);
-    if (ec)
-      throw Error("The file of “{}” could not be moved ({}); check the study's folder.", name,
-                  ec.message());
-  }
-}
-
-}  // namespace
-
 int64_t numberOfId(const std::string& id) {
   return parseInteger(id.substr(std::min<size_t>(1, id.size()))).value_or(0);
 }
 
 fs::path Study::fileInBin(const Product& p) const {
-  return folder_ / "bin" / fmt::format("{}-{}", p.id, p.file.filename().string());
+  return placeInBin(folder_, p);
 }
 
 void Study::toBin(const std::string& id) {
@@ -329,6 +343,7 @@ void Study::toBin(const std::string& id) {
   if (at == products.end()) return;
   std::error_code ec;
   fs::create_directories(folder_ / "bin", ec);
+  noteMove(folder_, at->file, fileInBin(*at));
   moveWithCompanions(at->file, fileInBin(*at), at->name);
   const auto made = std::find_if(scenes.begin(), scenes.end(),
                                  [&](const StudyScene& s) { return s.product == id; });
@@ -349,6 +364,7 @@ void Study::fromBin(const std::string& id) {
   Product p = *at;
   // Its old name may have been taken since.
   if (fs::exists(p.file)) p.file = freshFile(p.name, p.file.extension().string());
+  noteMove(folder_, fileInBin(*at), p.file);
   moveWithCompanions(fileInBin(*at), p.file, p.name);
   bin.erase(at);
   const auto later = std::find_if(products.begin(), products.end(), [&](const Product& one) {
@@ -366,10 +382,7 @@ void Study::fromBin(const std::string& id) {
 }
 
 void Study::emptyBin() {
-  std::error_code ignored;
-  for (const auto& p : bin)
-    for (const char* companion : {".aux.xml", ".ovr", ""})
-      fs::remove(fileInBin(p).string() + companion, ignored);
+  for (const auto& p : bin) removeWithCompanions(fileInBin(p));
   bin.clear();
 }
 

@@ -8,6 +8,7 @@
 #include "support/rasters.h"
 #include "view/picture.h"
 #include "view/ramp.h"
+#include "view/thumbnail.h"
 #include "view/tile_store.h"
 
 namespace zp {
@@ -221,6 +222,32 @@ TEST(Painter, BeyondTheRasterIsClear) {
   EXPECT_EQ(i.pixelColor(0, 0).alpha(), 0);
   EXPECT_EQ(i.pixelColor(1, 0).alpha(), 255);
   EXPECT_EQ(i.pixelColor(3, 0).alpha(), 0);
+}
+
+TEST(SmallPictures, AreKeptWhileTheyAreAskedForAgain) {
+  Folder folder;
+  const Grid g = metricGrid(8, 8);
+  testing::writeCodes(folder / "m.tif", g, std::vector<uint16_t>(g.pixels(), 2));
+  const Picture stays = classPicture(folder / "m.tif", twoClasses());
+  QObject receiver;
+  Thumbnails small(20, 20, nullptr);
+  int came = 0;
+  const auto ask = [&](const Picture& p) {
+    small.ask(p, &receiver, [&](const QImage& image) { came += image.isNull() ? 0 : 1; });
+  };
+  for (int round = 0; round < 60; ++round) {
+    small.startRound();
+    Picture other = stays;
+    other.key += QString::number(round);
+    ask(stays);
+    ask(other);
+    ASSERT_TRUE(QTest::qWaitFor([&] { return came == 2 * round + 2; }, 20000));
+  }
+  EXPECT_GT(small.kept(), 1);
+  EXPECT_LT(small.kept(), 15);
+  bool atOnce = false;
+  small.ask(stays, &receiver, [&](const QImage&) { atOnce = true; });
+  EXPECT_TRUE(atOnce);
 }
 
 TEST(Tiles, PiecesTouchEachOther) {

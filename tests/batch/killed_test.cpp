@@ -2,7 +2,10 @@
 // whole, and nothing else.
 #include <sys/wait.h>
 
+#include <set>
+
 #include "legend/class_map.h"
+#include "study/study.h"
 #include "support/rasters.h"
 
 namespace zp {
@@ -153,6 +156,45 @@ TEST_F(Killed, AShapefileIsOldOrNewWithAllItsParts) {
   }
   EXPECT_GT(olds, 0);
   EXPECT_GT(news, 1);
+}
+
+TEST_F(Killed, AStudyKeepsWhatItHadAndNothingElse) {
+  {
+    Study study = Study::create(folder_ / "study", "Small");
+    Scene scene = openScene(folder_ / "s.tif");
+    scene.bands[0].role = "nir";
+    study.addScene(scene);
+    study.save();
+  }
+  const Json sheet = {
+      {"format", "zany-patch-run-sheet"},
+      {"version", 1},
+      {"steps",
+       {{{"do", "index"}, {"scene", "s1"}, {"formula", "nir"}, {"name", "One"}},
+        {{"do", "index"}, {"scene", "s1"}, {"formula", "nir * 2"}, {"name", "Two"}}}}};
+  writeJson(folder_ / "sheet.json", sheet);
+  fs::copy(folder_ / "study", folder_ / "before");
+  std::set<size_t> had;
+  for (const char* after : {"0", "1"})
+    for (int at = 1;; ++at) {
+      ASSERT_LT(at, 400);
+      fs::remove_all(folder_ / "study");
+      fs::copy(folder_ / "before", folder_ / "study");
+      const int code = run(
+          "run sheet.json --study study",
+          "LD_PRELOAD=" ZP_KILLER " ZP_KILL_AT=" + std::to_string(at) + " ZP_KILL_AFTER=" + after);
+      const Study study = Study::open(folder_ / "study");
+      had.insert(study.products.size());
+      std::set<std::string> files, named;
+      for (const auto& p : study.products) named.insert(p.file.filename().string());
+      if (fs::exists(folder_ / "study/products"))
+        for (const auto& f : Folder::namesIn(folder_ / "study/products"))
+          if (f.find(".aux.xml") == std::string::npos) files.insert(f);
+      EXPECT_EQ(files, named) << at;
+      if (code == 0) break;
+      ASSERT_EQ(code, -9) << textOf(logs_ / "err");
+    }
+  EXPECT_EQ(had, (std::set<size_t>{0, 1, 2}));
 }
 
 TEST_F(Killed, ANoteFromAStrangerTouchesNothingElse) {

@@ -217,6 +217,52 @@ TEST(Study, WhatComesBackFromTheBinReplacesNothing) {
   EXPECT_EQ(study.product(first), nullptr);
 }
 
+/// Ends as when the program is killed: nothing is saved. What is there after it was opened again.
+std::vector<std::string> filesAfterAKill(const Folder& folder, Study& study) {
+  study = Study();
+  study = Study::open(folder / "study");
+  EXPECT_TRUE(study.notice.empty()) << study.notice.text();
+  for (const auto& p : study.products) EXPECT_TRUE(fs::exists(p.file)) << p.file;
+  std::vector<std::string> all;
+  for (const auto& entry : fs::recursive_directory_iterator(folder / "study"))
+    if (entry.path().extension() == ".tif" || entry.path().extension() == ".xml" ||
+        entry.path().filename() == ".unsaved")
+      all.push_back(entry.path().lexically_relative(folder / "study").string());
+  std::sort(all.begin(), all.end());
+  return all;
+}
+
+TEST(Study, KilledBeforeSavingAFileIsWhereTheStudyLooksForIt) {
+  Folder folder;
+  using Files = std::vector<std::string>;
+  Study study = makeStudy(folder);
+  Json step = {{"do", "index"}, {"scene", "s1"}, {"formula", "nir"}, {"name", "N"}};
+  const auto n = add(study, step);
+  study.save();
+  std::ofstream(folder / "study/products/mine.tif") << "of a person";
+  const auto index = [&] { return textOf(folder / "study/products/n.tif"); };
+  const std::string bytes = index();
+  step["formula"] = "red";
+  add(study, step);  // made and not saved: it is nobody's
+  EXPECT_EQ(filesAfterAKill(folder, study), (Files{"products/mine.tif", "products/n.tif"}));
+  study.toBin(n);
+  EXPECT_EQ(filesAfterAKill(folder, study), (Files{"products/mine.tif", "products/n.tif"}));
+  EXPECT_EQ(index(), bytes);
+  // Back from the bin under another name, since its own was taken.
+  study.toBin(n);
+  const auto other = add(study, step);
+  study.save();
+  study.fromBin(n);
+  EXPECT_EQ(filesAfterAKill(folder, study),
+            (Files{"bin/" + n + "-n.tif", "products/mine.tif", "products/n.tif"}));
+  study.fromBin(n);
+  study.save();
+  EXPECT_EQ(filesAfterAKill(folder, study),
+            (Files{"products/mine.tif", "products/n-2.tif", "products/n.tif"}));
+  EXPECT_EQ(study.product(n)->file, folder / "study/products/n-2.tif");
+  EXPECT_NE(study.product(other), nullptr);
+}
+
 TEST(Study, ADamagedFileFallsBackToTheLastGoodOne) {
   Folder folder;
   {

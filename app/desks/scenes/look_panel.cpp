@@ -49,6 +49,7 @@ void LookPanel::refresh() {
   }
   const auto* s = bench_.currentScene();
   if (s == nullptr) return;
+  thumbnails_.startRound();
   for (const auto& c : compositesOf(s->scene)) addCard(*s, c);
   fillByHand(s->scene);
 }

@@ -4,6 +4,7 @@
 #include "grid/raster_writer.h"
 #include "legend/class_map.h"
 #include "study/study_scope.h"
+#include "study/unsaved_moves.h"
 
 namespace fs = std::filesystem;
 
@@ -148,6 +149,8 @@ fs::path StepRun::beside(const std::string& what) const {
 }
 
 Product StepRun::finish() {
+  if (files_ == nullptr && (again_ == nullptr || again_->file != product.file))
+    noteMove(study_.folder(), {}, product.file);
   outputs_.commit();
   return product;
 }
