@@ -4724,6 +4724,10 @@ Wald               0      3     27</translation>
       <translation>Lernen</translation>
     </message>
     <message>
+      <source>Leave and lose it</source>
+      <translation>Verlassen und verlieren</translation>
+    </message>
+    <message>
       <source>Leave it as it is</source>
       <translation>Lassen, wie es ist</translation>
     </message>
@@ -6596,6 +6600,10 @@ Wald               0      3     27</translation>
       <translation>Umbenennen…</translation>
     </message>
     <message>
+      <source>Replace</source>
+      <translation>Ersetzen</translation>
+    </message>
+    <message>
       <source>Replace what is there?</source>
       <translation>Vorhandenes ersetzen?</translation>
     </message>
@@ -7394,6 +7402,10 @@ Wald               0      3     27</translation>
     <message>
       <source>Statistics</source>
       <translation>Statistiken</translation>
+    </message>
+    <message>
+      <source>Stay</source>
+      <translation>Bleiben</translation>
     </message>
     <message>
       <source>Step {} (“{}”): {}</source>
@@ -9624,8 +9636,8 @@ Wald               0      3     27</translation>
       <translation>Was darin von Hand geändert wurde, ist als „{}“ aufbewahrt.</translation>
     </message>
     <message>
-      <source>What was changed last could not be written to “%1”. Bring the disk back or free some space on it; left now, it is lost.</source>
-      <translation>Was zuletzt geändert wurde, konnte nicht nach „%1“ geschrieben werden. Bringen Sie den Datenträger zurück oder schaffen Sie Platz darauf; jetzt verlassen, ist es verloren.</translation>
+      <source>What was changed last could not be written to “%1”. Bring the disk back, free some space on it, or save a copy in another place; left now, it is lost.</source>
+      <translation>Was zuletzt geändert wurde, konnte nicht nach „%1“ geschrieben werden. Bringen Sie den Datenträger zurück, schaffen Sie darauf Platz oder legen Sie eine Kopie an einem anderen Ort an; jetzt verlassen, ist es verloren.</translation>
     </message>
     <message>
       <source>What was found</source>

@@ -4,6 +4,7 @@
 #include "base/text.h"
 #include "desks/mapping/mapping_desk.h"
 #include "desks/sampling/sampling_desk.h"
+#include "look/ask.h"
 #include "scene/sensor.h"
 #include "shell/application.h"
 #include "shell/facts.h"
@@ -266,13 +267,11 @@ void MainWindow::exportPicture(const QString& file) {
 /// What exists nowhere but in this window is not given up without a word.
 bool MainWindow::mayLeave() {
   if (!bench_.unsaved() || bench_.save()) return true;
-  return QMessageBox::warning(
-             this, txt("The study is not saved"),
-             txt("What was changed last could not be written to “%1”. Bring the disk back or free "
-                 "some space on it; left now, it is lost.")
-                 .arg(q(bench_.study().folder().string())),
-             QMessageBox::Discard | QMessageBox::Cancel,
-             QMessageBox::Cancel) == QMessageBox::Discard;
+  return surely(this, txt("The study is not saved"),
+                txt("What was changed last could not be written to “%1”. Bring the disk back, free "
+                    "some space on it, or save a copy in another place; left now, it is lost.")
+                    .arg(q(bench_.study().folder().string())),
+                txt("Leave and lose it"), txt("Stay"));
 }
 
 void MainWindow::takeDress(const QString& setting, const QVariant& value) {

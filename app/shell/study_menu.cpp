@@ -1,5 +1,6 @@
 #include "shell/study_menu.h"
 
+#include "look/ask.h"
 #include "look/look.h"
 #include "shell/guide.h"
 #include "shell/text_size.h"
@@ -97,12 +98,11 @@ void StudyMenu::addBin(QMenu* menu) {
 
 void StudyMenu::emptyBin() {
   const auto n = static_cast<qint64>(bench_.study().bin.size());
-  const auto answer =
-      QMessageBox::question(window_, txt("Empty the bin"),
-                            txt("The %n products in the bin will be deleted for good.",
-                                "The product in the bin will be deleted for good.", n),
-                            QMessageBox::Discard | QMessageBox::Cancel, QMessageBox::Cancel);
-  if (answer == QMessageBox::Discard) bench_.emptyBin();
+  if (surely(window_, txt("Empty the bin"),
+             txt("The %n products in the bin will be deleted for good.",
+                 "The product in the bin will be deleted for good.", n),
+             txt("Delete"), txt("Keep")))
+    bench_.emptyBin();
 }
 
 void StudyMenu::addApplication() {

@@ -18,13 +18,17 @@ namespace zp {
 
 namespace {
 constexpr int kPlace = 300, kAgain = 3000;  // milliseconds
+
+bool onlyToBeRead(const fs::path& folder) {
+  return access(folder.c_str(), W_OK) != 0 && (errno == EROFS || errno == EACCES);
 }
+}  // namespace
 
 Workbench::Workbench(QObject* parent) : QObject(parent) {
   placeTimer_.setSingleShot(true);
   placeTimer_.setInterval(kPlace);
   connect(&placeTimer_, &QTimer::timeout, this, [this] {
-    if (study_) save();
+    if (study_ && (unsaved_ || !onlyToBeRead(study_->folder()))) save();
   });
   againTimer_.setInterval(kAgain);
   connect(&againTimer_, &QTimer::timeout, this, [this] { write([](const QString&) {}); });
@@ -122,7 +126,7 @@ bool Workbench::open(const QString& folder) {
     remember(study_->folder());
     Q_EMIT studyChanged();
     if (!study_->notice.empty()) Q_EMIT trouble(sentenceOf(study_->notice));
-    if (access(wanted.c_str(), W_OK) != 0)
+    if (onlyToBeRead(wanted))
       Q_EMIT trouble(
           txt("The folder “%1” may only be read: what you change cannot be saved. To go on "
               "with it, make a copy of it in the study menu.")
@@ -334,7 +338,8 @@ void Workbench::copyProduct(const QString& id, const QString& target) {
 void Workbench::setPlace(const std::string& key, const Json& value) {
   if (!study_ || (study_->place.contains(key) && study_->place[key] == value)) return;
   study_->place[key] = value;
-  save();
+  // Where one was is worth no word in a study that may only be read.
+  if (unsaved_ || !onlyToBeRead(study_->folder())) save();
 }
 
 void Workbench::setPlaceSoon(const std::string& key, const Json& value) {

@@ -134,6 +134,9 @@ TEST_F(Disk, ReadOnlyFromTheStartCanBeLookedAtAndGoneOnWithInACopy) {
   EXPECT_TRUE((said() + w().notice()).contains("may only be read")) << w().notice().toStdString();
   for (int stage = 0; stage < 6; ++stage) d().stage(stage);
   EXPECT_TRUE(w().view().anything());
+  w().view().zoomTo({410000, 5719000, 411000, 5720000});
+  w().bench().setPlace("somewhere", 1);
+  EXPECT_FALSE(w().bench().unsaved()) << "only looking around";
   edit("In the copy");
   EXPECT_EQ(state(), "not saved");
   ASSERT_TRUE(w().bench().saveCopy(q((folder_ / "copy").string())));

@@ -1,5 +1,6 @@
 #include "desks/accuracy/report_part.h"
 
+#include "look/ask.h"
 #include "look/look.h"
 #include "study/write_report.h"
 
@@ -48,11 +49,10 @@ void ReportPart::choose() {
   for (const auto* file : {&files.html, &files.pdf, &files.matrix, &files.points, &files.sheet})
     if (std::filesystem::exists(*file)) there << q(file->filename().string());
   if (!there.isEmpty() &&
-      QMessageBox::question(this, txt("Replace what is there?"),
-                            txt("In “%1” there is %2 already. Shall the report take its place?")
-                                .arg(folder, there.join(", ")),
-                            QMessageBox::Yes | QMessageBox::No,
-                            QMessageBox::No) != QMessageBox::Yes)
+      !surely(this, txt("Replace what is there?"),
+              txt("In “%1” there is %2 already. Shall the report take its place?")
+                  .arg(folder, there.join(", ")),
+              txt("Replace"), txt("Keep")))
     return;
   write(folder);
 }
