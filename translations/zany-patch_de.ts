@@ -2968,6 +2968,10 @@ Wald               0      3     27</translation>
       <translation>Strg Z, Strg Umschalt Z</translation>
     </message>
     <message>
+      <source>Ctrl ← →</source>
+      <translation>Strg ← →</translation>
+    </message>
+    <message>
       <source>Curtain</source>
       <translation>Vorhang</translation>
     </message>
@@ -10934,6 +10938,10 @@ Wald               0      3     27</translation>
     <message>
       <source>move the chosen threshold</source>
       <translation>den gewählten Schwellenwert bewegen</translation>
+    </message>
+    <message>
+      <source>move the curtain, with Shift finer</source>
+      <translation>den Vorhang schieben, mit Umschalt feiner</translation>
     </message>
     <message>
       <source>m² in patches of %1</source>

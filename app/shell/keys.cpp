@@ -26,6 +26,7 @@ const std::vector<Key> kView{
     {words("wheel, + −"), words("zoom")},
     {words("0, Shift 0"), words("fit, pixel for pixel")},
     {words("C, V, L"), words("curtain, side by side, loupe")},
+    {words("Ctrl ← →"), words("move the curtain, with Shift finer")},
     {words("X"), words("swap front and back")},
     {words("` held"), words("show the back picture")},
     {words("D"), words("how the picture is shown")},

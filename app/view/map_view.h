@@ -161,6 +161,7 @@ class MapView : public QWidget, public Spoken {
     return [this](Place p) { return toScreen(p); };
   }
   bool nearCurtain(QPointF p) const;
+  void moveCurtainTo(double x);
   int curtainX() const { return static_cast<int>(width() * curtainAt_); }
   void changed();
 

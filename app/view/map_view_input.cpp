@@ -3,6 +3,11 @@
 
 namespace zp {
 
+void MapView::moveCurtainTo(double x) {
+  curtainAt_ = std::clamp(x / width(), 0.02, 0.98);
+  update();
+}
+
 bool MapView::nearCurtain(QPointF p) const {
   return mode_ == Mode::Curtain && two() && !bare_ && std::abs(p.x() - curtainX()) < 8;
 }
@@ -30,8 +35,7 @@ void MapView::mouseMoveEvent(QMouseEvent* e) {
   byKeys_ = false;
   if (edit_.holding()) return movedTo(mouse_);
   if (draggingCurtain_) {
-    curtainAt_ = std::clamp(mouse_.x() / width(), 0.02, 0.98);
-    return update();
+    return moveCurtainTo(mouse_.x());
   }
   const bool held = pressedHere_ && (e->buttons() & (Qt::LeftButton | Qt::MiddleButton));
   if (held && !panning_ && (mouse_ - pressed_).manhattanLength() > 5) panning_ = true;
@@ -137,7 +141,12 @@ void MapView::zoomBy(double factor, QPointF around) {
 
 /// Moves and zooms; false for another key.
 bool MapView::moveByKey(const QKeyEvent& e) {
-  const double step = (e.modifiers() & Qt::ShiftModifier ? 8 : 80) * scale_;
+  const double pixels = e.modifiers() & Qt::ShiftModifier ? 8 : 80, step = pixels * scale_;
+  const double way = e.key() == Qt::Key_Right ? 1 : e.key() == Qt::Key_Left ? -1 : 0;
+  if (way != 0 && mode_ == Mode::Curtain && (e.modifiers() & Qt::ControlModifier)) {
+    moveCurtainTo(curtainX() + way * pixels);
+    return true;
+  }
   const auto move = [this](double x, double y) {
     keepFitted_ = false;
     centre_ = {centre_.x + x, centre_.y + y};

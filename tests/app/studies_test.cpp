@@ -462,6 +462,14 @@ TEST_F(Studies, TheCurtainIsDraggedAndSplitsTheView) {
   const auto strip = [&](const QImage& i, int x) { return i.copy(x, 150, 40, 200); };
   EXPECT_EQ(strip(middle, v.width() - 160), strip(moved, v.width() - 160));
   EXPECT_NE(strip(middle, v.width() / 2 - 120), strip(moved, v.width() / 2 - 120));
+  // And back by keys: two wide steps and five fine ones.
+  for (int i = 0; i < 2; ++i) QTest::keyClick(&v, Qt::Key_Right, Qt::ControlModifier);
+  for (int i = 0; i < 5; ++i)
+    QTest::keyClick(&v, Qt::Key_Right, Qt::ControlModifier | Qt::ShiftModifier);
+  d().settle();
+  const QImage back = v.grab().toImage();
+  EXPECT_EQ(strip(middle, v.width() / 2 - 120), strip(back, v.width() / 2 - 120));
+  EXPECT_EQ(strip(middle, v.width() - 160), strip(back, v.width() - 160));
 }
 
 }  // namespace
