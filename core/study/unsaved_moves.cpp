@@ -1,6 +1,7 @@
 #include "study/unsaved_moves.h"
 
 #include <functional>
+#include <optional>
 #include <string>
 
 #include "base/error.h"
@@ -22,10 +23,26 @@ struct Move {
   fs::path from, to;
 };
 
-Move moveFrom(const fs::path& note, const fs::path& study) {
-  const Json json = readJson(note);
-  const std::string from = json.at("from");
-  return {from.empty() ? fs::path() : study / from, study / json.at("to").get<std::string>()};
+/// A study may come from a stranger: nothing but a file of its own folders of products is touched.
+fs::path placeBelow(const fs::path& study, const std::string& name) {
+  const fs::path place = study / name;
+  const std::string folder = place.parent_path().filename().string();
+  const bool ours =
+      (folder == "products" || folder == "bin") && place.has_filename() &&
+      fs::weakly_canonical(place.parent_path()) == fs::weakly_canonical(study) / folder;
+  if (!ours) throw Error("“{}” is no place for a product.", name);
+  return place;
+}
+
+/// Nothing where it is no note of ours, or half of one: what it spoke of had not begun.
+std::optional<Move> moveFrom(const fs::path& note, const fs::path& study) {
+  try {
+    const Json json = readJson(note);
+    const std::string from = json.at("from"), to = json.at("to");
+    return Move{from.empty() ? fs::path() : placeBelow(study, from), placeBelow(study, to)};
+  } catch (const std::exception&) {
+    return {};
+  }
 }
 
 /// Each note for which `settled` says so is removed.
@@ -33,13 +50,8 @@ void eachNote(const fs::path& study, const std::function<bool(const Move&)>& set
   std::error_code ec;
   if (!fs::exists(notesOf(study), ec)) return;
   for (const auto& note : fs::directory_iterator(notesOf(study), ec)) {
-    bool over = true;
-    try {
-      over = settled(moveFrom(note.path(), study));
-    } catch (const std::exception&) {
-      // No note of ours, or half of one: what it spoke of had not begun.
-    }
-    if (over) fs::remove(note.path(), ec);
+    const auto move = moveFrom(note.path(), study);
+    if (!move || settled(*move)) fs::remove(note.path(), ec);
   }
   fs::remove(notesOf(study), ec);  // which it is not while a note is in it
 }
@@ -66,10 +78,15 @@ void takeBackMoves(const fs::path& study, const std::set<fs::path>& named) {
   eachNote(study, [&](const Move& move) {
     std::error_code ec;
     if (named.count(move.to) > 0) return true;
-    if (move.from.empty())
+    if (move.from.empty()) {
       removeWithCompanions(move.to);
-    else if (!fs::exists(move.from, ec))
-      moveWithCompanions(move.to, move.from, move.from.filename().string());
+      return true;
+    }
+    try {
+      if (!fs::exists(move.from, ec)) moveWithCompanions(move.to, move.from, move.from.string());
+    } catch (const Error&) {
+      return false;  // another time, when one may
+    }
     return true;
   });
 }

@@ -263,6 +263,29 @@ TEST(Study, KilledBeforeSavingAFileIsWhereTheStudyLooksForIt) {
   EXPECT_NE(study.product(other), nullptr);
 }
 
+TEST(Study, ANoteFromAStrangerTouchesNothingElse) {
+  Folder folder, elsewhere;
+  Study study = makeStudy(folder);
+  study.save();
+  study = Study();
+  std::ofstream(elsewhere / "precious") << "mine";
+  std::ofstream(folder / "study/note") << "mine";
+  fs::create_directory_symlink(elsewhere.path(), folder / "study/products");
+  fs::create_directory(folder / "study/.unsaved");
+  const std::string out = (elsewhere / "precious").string();
+  int n = 0;
+  for (const std::string& to : {out, std::string("note"), std::string("products/precious"),
+                                std::string("products/../../../precious"),
+                                "../" + elsewhere.path().filename().string() + "/precious"})
+    writeJson(folder / ("study/.unsaved/" + std::to_string(n++)), {{"from", ""}, {"to", to}});
+  writeJson(folder / "study/.unsaved/back", {{"from", out}, {"to", "note"}});
+  std::ofstream(folder / "study/.unsaved/half") << "{\"from\": ";
+  study = Study::open(folder / "study");
+  EXPECT_EQ(textOf(elsewhere / "precious"), "mine");
+  EXPECT_EQ(textOf(folder / "study/note"), "mine");
+  EXPECT_FALSE(fs::exists(folder / "study/.unsaved"));
+}
+
 TEST(Study, ADamagedFileFallsBackToTheLastGoodOne) {
   Folder folder;
   {
