@@ -8512,6 +8512,10 @@ Wald               0      3     27</translation>
       <translation>Die Studie ist nicht gespeichert: %1 Es wird alle paar Sekunden wieder versucht.</translation>
     </message>
     <message>
+      <source>The study is saved again.</source>
+      <translation>Die Studie ist wieder gespeichert.</translation>
+    </message>
+    <message>
       <source>The study “{}” is not complete ({}); restore it from a copy.</source>
       <translation>Die Studie „{}“ ist unvollständig ({}); stellen Sie sie aus einer Kopie wieder her.</translation>
     </message>

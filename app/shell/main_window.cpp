@@ -186,7 +186,11 @@ void MainWindow::connectBench() {
   connect(trail_, &Trail::chosen, this, &MainWindow::goTo);
   connect(&bench_, &Workbench::studyChanged, this, &MainWindow::studyChanged);
   connect(&bench_, &Workbench::changed, this, &MainWindow::refresh);
-  connect(&bench_, &Workbench::savedChanged, this, &MainWindow::updateTrail);
+  connect(&bench_, &Workbench::savedChanged, this, [this] {
+    updateTrail();
+    if (bench_.unsaved()) return;
+    for (auto* desk : desk_) desk->say({});
+  });
   connect(&bench_, &Workbench::currentSceneChanged, this, &MainWindow::refresh);
   connect(&bench_, &Workbench::sceneAdded, this, [this](const QString& id) {
     view_->setCrs(bench_.viewCrs());

@@ -74,6 +74,7 @@ bool Workbench::write(const std::function<void(const QString&)>& told) {
     told(txt("The study is not saved: %1 It is tried again every few seconds.").arg(sentenceOf(e)));
   }
   if (unsaved_ != before) Q_EMIT savedChanged();
+  if (before && !unsaved_) Q_EMIT notice(txt("The study is saved again."));
   return !unsaved_;
 }
 

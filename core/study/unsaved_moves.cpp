@@ -23,15 +23,12 @@ struct Move {
   fs::path from, to;
 };
 
-/// A study may come from a stranger: nothing but a file of its own folders of products is touched.
-fs::path placeBelow(const fs::path& study, const std::string& name) {
-  const fs::path place = study / name;
+/// A study may come from a stranger: only a file of its own folders of products is moved or
+/// removed.
+bool isPlaceOf(const fs::path& study, const fs::path& place) {
   const std::string folder = place.parent_path().filename().string();
-  const bool ours =
-      (folder == "products" || folder == "bin") && place.has_filename() &&
-      fs::weakly_canonical(place.parent_path()) == fs::weakly_canonical(study) / folder;
-  if (!ours) throw Error("“{}” is no place for a product.", name);
-  return place;
+  return (folder == "products" || folder == "bin") && place.has_filename() &&
+         fs::weakly_canonical(place.parent_path()) == fs::weakly_canonical(study) / folder;
 }
 
 /// Nothing where it is no note of ours, or half of one: what it spoke of had not begun.
@@ -39,10 +36,11 @@ std::optional<Move> moveFrom(const fs::path& note, const fs::path& study) {
   try {
     const Json json = readJson(note);
     const std::string from = json.at("from"), to = json.at("to");
-    return Move{from.empty() ? fs::path() : placeBelow(study, from), placeBelow(study, to)};
+    const Move move{from.empty() ? fs::path() : study / from, study / to};
+    if (isPlaceOf(study, move.to) && (from.empty() || isPlaceOf(study, move.from))) return move;
   } catch (const std::exception&) {
-    return {};
   }
+  return {};
 }
 
 /// Each note for which `settled` says so is removed.

@@ -97,6 +97,8 @@ TEST_F(Disk, GoneAndBackLosesNothing) {
   fs::rename(folder_ / "unplugged", folder_ / "study");
   d().until([&] { return state().startsWith("saved"); }, "the study to be saved by itself");
   EXPECT_EQ(nameOnDisk(), "While it was gone");
+  EXPECT_FALSE(said().contains("not saved")) << said().toStdString();
+  EXPECT_TRUE(w().notice().contains("saved again")) << w().notice().toStdString();
   reopen();
   EXPECT_EQ(s().scene("s3")->scene.name, "While it was gone");
 }
