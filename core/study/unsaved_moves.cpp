@@ -43,13 +43,13 @@ std::optional<Move> moveFrom(const fs::path& note, const fs::path& study) {
   return {};
 }
 
-/// Each note for which `settled` says so is removed.
-void eachNote(const fs::path& study, const std::function<bool(const Move&)>& settled) {
+/// Each note for which `settled` says so is removed; it gets nothing of one that tells nothing.
+void eachNote(const fs::path& study,
+              const std::function<bool(const std::optional<Move>&)>& settled) {
   std::error_code ec;
   if (!fs::exists(notesOf(study), ec)) return;
   for (const auto& note : fs::directory_iterator(notesOf(study), ec)) {
-    const auto move = moveFrom(note.path(), study);
-    if (!move || settled(*move)) fs::remove(note.path(), ec);
+    if (settled(moveFrom(note.path(), study))) fs::remove(note.path(), ec);
   }
   fs::remove(notesOf(study), ec);  // which it is not while a note is in it
 }
@@ -69,19 +69,21 @@ void noteMove(const fs::path& study, const fs::path& from, const fs::path& to) {
 }
 
 void forgetMoves(const fs::path& study, const std::set<fs::path>& named) {
-  eachNote(study, [&](const Move& move) { return named.count(move.to) > 0; });
+  // One that tells nothing may be one that a job is writing now.
+  eachNote(study, [&](const auto& move) { return move && named.count(move->to) > 0; });
 }
 
 void takeBackMoves(const fs::path& study, const std::set<fs::path>& named) {
-  eachNote(study, [&](const Move& move) {
+  eachNote(study, [&](const auto& move) {
     std::error_code ec;
-    if (named.count(move.to) > 0) return true;
-    if (move.from.empty()) {
-      removeWithCompanions(move.to);
+    if (!move || named.count(move->to) > 0) return true;
+    if (move->from.empty()) {
+      removeWithCompanions(move->to);
       return true;
     }
     try {
-      if (!fs::exists(move.from, ec)) moveWithCompanions(move.to, move.from, move.from.string());
+      if (!fs::exists(move->from, ec))
+        moveWithCompanions(move->to, move->from, move->from.string());
     } catch (const Error&) {
       return false;  // another time, when one may
     }
