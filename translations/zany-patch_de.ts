@@ -12520,6 +12520,10 @@ Wald               0      3     27</translation>
       <translation>„{}“ ist veraltet; noch einmal ausgeführt, wird es, wie seine Eingaben jetzt sind.</translation>
     </message>
     <message>
+      <source>“{}” is stored in blocks of {} x {} pixels and {} bands, more than can be read at once; write it again in tiles.</source>
+      <translation>„{}“ ist in Blöcken von {} x {} Pixeln und {} Bändern gespeichert, mehr als auf einmal gelesen werden kann; schreiben Sie es in Kacheln neu.</translation>
+    </message>
+    <message>
       <source>“{}” is there, and no run made it; move it away or choose another folder.</source>
       <translation>„{}“ ist da, und kein Lauf hat es gemacht; legen Sie es weg, oder wählen Sie einen anderen Ordner.</translation>
     </message>

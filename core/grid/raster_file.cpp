@@ -118,6 +118,25 @@ Dataset openRaster(const std::string& path) {
   return dataset;
 }
 
+constexpr double kLargestBlock = 1 << 30;  // bytes
+
+/// A block is read as one, with all its bands where they lie pixel by pixel; a few hundred bytes
+/// can claim one that takes all memory.
+void requireBlock(GDALDataset& dataset, const std::string& path) {
+  int width = 0, height = 0;
+  auto* band = dataset.GetRasterBand(1);
+  band->GetBlockSize(&width, &height);
+  const char* order = dataset.GetMetadataItem("INTERLEAVE", "IMAGE_STRUCTURE");
+  const int together = order != nullptr && EQUAL(order, "PIXEL") ? dataset.GetRasterCount() : 1;
+  if (static_cast<double>(width) * height * together *
+          GDALGetDataTypeSizeBytes(band->GetRasterDataType()) >
+      kLargestBlock)
+    throw Error(
+        "“{}” is stored in blocks of {} x {} pixels and {} bands, more than can be read at once; "
+        "write it again in tiles.",
+        path, width, height, together);
+}
+
 }  // namespace
 
 std::vector<std::filesystem::path> rastersIn(const std::filesystem::path& file) {
@@ -161,6 +180,7 @@ RasterFile::RasterFile(const std::filesystem::path& path) : path_(path) {
     for (auto& f : facts_)
       f.name = bands() == 1 ? variable : variable + f.name.substr(f.name.rfind(' '));
   dataset_->GetRasterBand(1)->GetBlockSize(&blockWidth_, &blockHeight_);
+  requireBlock(*dataset_, path.string());
   // A file that was cut short is found out now, at its last pixel, rather than half way.
   float last = 0;
   const Window corner{grid_.width - 1, grid_.height - 1, 1, 1};
