@@ -178,10 +178,12 @@ fs::path writeWithAlpha(const fs::path& file, int bands, int alphaBand) {
 namespace zp {
 namespace {
 /// Nothing is written to it, so it takes a few hundred bytes.
-fs::path writeOneStrip(const fs::path& file, int size, int bands) {
+fs::path writeOneTile(const fs::path& file, int size, int bands) {
   startGdal();
-  const std::string rows = "BLOCKYSIZE=" + std::to_string(size);
-  const char* options[] = {"COMPRESS=DEFLATE", "INTERLEAVE=PIXEL", "SPARSE_OK=TRUE", rows.c_str(),
+  const std::string wide = "BLOCKXSIZE=" + std::to_string(size),
+                    high = "BLOCKYSIZE=" + std::to_string(size);
+  const char* options[] = {"TILED=YES",      "COMPRESS=DEFLATE", "INTERLEAVE=PIXEL",
+                           "SPARSE_OK=TRUE", wide.c_str(),       high.c_str(),
                            nullptr};
   GDALClose(GetGDALDriverManager()->GetDriverByName("GTiff")->Create(
       file.c_str(), size, size, bands, GDT_Byte, const_cast<char**>(options)));
@@ -190,11 +192,11 @@ fs::path writeOneStrip(const fs::path& file, int size, int bands) {
 
 TEST(HostileRasters, ABlockThatTakesAllMemoryIsRefused) {
   Folder folder;
-  const fs::path great = writeOneStrip(folder / "great.tif", 20000, 3);
+  const fs::path great = writeOneTile(folder / "great.tif", 20000, 3);
   EXPECT_LT(fs::file_size(great), 10000u);
   const std::string said = sentenceOf([&] { RasterFile raster(great); });
   EXPECT_NE(said.find("20000 x 20000 pixels and 3 bands"), std::string::npos) << said;
-  EXPECT_EQ(RasterFile(writeOneStrip(folder / "fair.tif", 2000, 3)).bands(), 3);
+  EXPECT_EQ(RasterFile(writeOneTile(folder / "fair.tif", 2000, 3)).bands(), 3);
 }
 }  // namespace
 }  // namespace zp
