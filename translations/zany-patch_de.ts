@@ -7892,8 +7892,8 @@ Wald               0      3     27</translation>
       <translation>Der Ordner „{}“ kann nicht angelegt werden ({}); wählen Sie einen anderen.</translation>
     </message>
     <message>
-      <source>The folder “{}” does not exist; make it first.</source>
-      <translation>Den Ordner „{}“ gibt es nicht; legen Sie ihn zuerst an.</translation>
+      <source>The folder “{}” does not exist; make it, or connect the disk it is on.</source>
+      <translation>Den Ordner „{}“ gibt es nicht; legen Sie ihn an oder schließen Sie seinen Datenträger an.</translation>
     </message>
     <message>
       <source>The folder “{}” holds no rasters; choose one with a file a band.</source>

@@ -95,7 +95,8 @@ fs::path Outputs::add(const fs::path& target, const std::vector<fs::path>& input
   std::error_code ec;
   if (target.filename().empty()) throw Error("The output needs a file name.");
   if (!fs::is_directory(folder, ec))
-    throw Error("The folder “{}” does not exist; make it first.", folder.string());
+    throw Error("The folder “{}” does not exist; make it, or connect the disk it is on.",
+                folder.string());
   for (const auto& in : inputs)
     if (fs::equivalent(in, target, ec))
       throw Error("“{}” is an input too; name another output file.", target.string());

@@ -122,14 +122,11 @@ constexpr double kLargestBlock = 1 << 30;  // bytes
 
 /// A block is read as one, with all its bands where they lie pixel by pixel; a few hundred bytes
 /// can claim one that takes all memory.
-void requireBlock(GDALDataset& dataset, const std::string& path) {
-  int width = 0, height = 0;
-  auto* band = dataset.GetRasterBand(1);
-  band->GetBlockSize(&width, &height);
+void requireBlock(GDALDataset& dataset, int width, int height, const std::string& path) {
   const char* order = dataset.GetMetadataItem("INTERLEAVE", "IMAGE_STRUCTURE");
   const int together = order != nullptr && EQUAL(order, "PIXEL") ? dataset.GetRasterCount() : 1;
   if (static_cast<double>(width) * height * together *
-          GDALGetDataTypeSizeBytes(band->GetRasterDataType()) >
+          GDALGetDataTypeSizeBytes(dataset.GetRasterBand(1)->GetRasterDataType()) >
       kLargestBlock)
     throw Error(
         "“{}” is stored in blocks of {} x {} pixels and {} bands, more than can be read at once; "
@@ -180,7 +177,7 @@ RasterFile::RasterFile(const std::filesystem::path& path) : path_(path) {
     for (auto& f : facts_)
       f.name = bands() == 1 ? variable : variable + f.name.substr(f.name.rfind(' '));
   dataset_->GetRasterBand(1)->GetBlockSize(&blockWidth_, &blockHeight_);
-  requireBlock(*dataset_, path.string());
+  requireBlock(*dataset_, blockWidth_, blockHeight_, path.string());
   // A file that was cut short is found out now, at its last pixel, rather than half way.
   float last = 0;
   const Window corner{grid_.width - 1, grid_.height - 1, 1, 1};

@@ -1,41 +1,13 @@
 #include <fstream>
 
-#include "base/random.h"
 #include "sampling/readings.h"
 #include "study/step.h"
-#include "support/rasters.h"
+#include "support/small_study.h"
 
 namespace zp {
 namespace {
 
 using namespace zp::testing;
-
-/// A study with a scene of two covers and training areas.
-Study makeStudy(const Folder& folder) {
-  const Grid g = metricGrid(80, 60);
-  std::vector<std::vector<float>> bands(3, std::vector<float>(g.pixels()));
-  for (size_t i = 0; i < g.pixels(); ++i)
-    for (size_t b = 0; b < 3; ++b)
-      bands[b][i] = static_cast<float>((i % 80 < 40 ? 0.1 : 0.5) + 0.05 * unit(mix(i, b)));
-  writeFloats(folder / "s.tif", g, bands, {"red", "nir", "green"});
-  Study study = Study::create(folder / "study", "Small");
-  study.addScene(openScene(folder / "s.tif"));
-  const auto box = [](double x, double y, double w) {
-    return Ring{{500000 + x, 5000000 - y},
-                {500000 + x + w, 5000000 - y},
-                {500000 + x + w, 5000000 - y - w},
-                {500000 + x, 5000000 - y - w}};
-  };
-  std::vector<TrainingArea> areas(2);
-  areas[0] = {1, "left", "", {{box(20, 20, 120)}, {}}};
-  areas[1] = {2, "right", "", {{box(500, 100, 150)}, {}}};
-  study.setTraining(areas, g.crs);
-  return study;
-}
-
-std::string add(Study& study, const Json& step) {
-  return study.addProduct(runStep(study, step, Progress()));
-}
 
 /// A map of the scene and five points a class over it; their ids.
 std::pair<std::string, std::string> addMapAndPoints(Study& study) {
@@ -215,75 +187,6 @@ TEST(Study, WhatComesBackFromTheBinReplacesNothing) {
   EXPECT_TRUE(fs::is_empty(folder / "study/bin"));
   study.fromBin(first);  // nothing is there any more
   EXPECT_EQ(study.product(first), nullptr);
-}
-
-/// Ends as when the program is killed: nothing is saved. What is there after it was opened again.
-std::vector<std::string> filesAfterAKill(const Folder& folder, Study& study) {
-  study = Study();
-  study = Study::open(folder / "study");
-  EXPECT_TRUE(study.notice.empty()) << study.notice.text();
-  for (const auto& p : study.products) EXPECT_TRUE(fs::exists(p.file)) << p.file;
-  std::vector<std::string> all;
-  for (const auto& entry : fs::recursive_directory_iterator(folder / "study"))
-    if (entry.path().extension() == ".tif" || entry.path().extension() == ".xml" ||
-        entry.path().filename() == ".unsaved")
-      all.push_back(entry.path().lexically_relative(folder / "study").string());
-  std::sort(all.begin(), all.end());
-  return all;
-}
-
-TEST(Study, KilledBeforeSavingAFileIsWhereTheStudyLooksForIt) {
-  Folder folder;
-  using Files = std::vector<std::string>;
-  Study study = makeStudy(folder);
-  Json step = {{"do", "index"}, {"scene", "s1"}, {"formula", "nir"}, {"name", "N"}};
-  const auto n = add(study, step);
-  study.save();
-  std::ofstream(folder / "study/products/mine.tif") << "of a person";
-  const auto index = [&] { return textOf(folder / "study/products/n.tif"); };
-  const std::string bytes = index();
-  step["formula"] = "red";
-  add(study, step);  // made and not saved: it is nobody's
-  EXPECT_EQ(filesAfterAKill(folder, study), (Files{"products/mine.tif", "products/n.tif"}));
-  study.toBin(n);
-  EXPECT_EQ(filesAfterAKill(folder, study), (Files{"products/mine.tif", "products/n.tif"}));
-  EXPECT_EQ(index(), bytes);
-  // Back from the bin under another name, since its own was taken.
-  study.toBin(n);
-  const auto other = add(study, step);
-  study.save();
-  study.fromBin(n);
-  EXPECT_EQ(filesAfterAKill(folder, study),
-            (Files{"bin/" + n + "-n.tif", "products/mine.tif", "products/n.tif"}));
-  study.fromBin(n);
-  study.save();
-  EXPECT_EQ(filesAfterAKill(folder, study),
-            (Files{"products/mine.tif", "products/n-2.tif", "products/n.tif"}));
-  EXPECT_EQ(study.product(n)->file, folder / "study/products/n-2.tif");
-  EXPECT_NE(study.product(other), nullptr);
-}
-
-TEST(Study, ANoteFromAStrangerTouchesNothingElse) {
-  Folder folder, elsewhere;
-  Study study = makeStudy(folder);
-  study.save();
-  study = Study();
-  std::ofstream(elsewhere / "precious") << "mine";
-  std::ofstream(folder / "study/note") << "mine";
-  fs::create_directory_symlink(elsewhere.path(), folder / "study/products");
-  fs::create_directory(folder / "study/.unsaved");
-  const std::string out = (elsewhere / "precious").string();
-  int n = 0;
-  for (const std::string& to : {out, std::string("note"), std::string("products/precious"),
-                                std::string("products/../../../precious"),
-                                "../" + elsewhere.path().filename().string() + "/precious"})
-    writeJson(folder / ("study/.unsaved/" + std::to_string(n++)), {{"from", ""}, {"to", to}});
-  writeJson(folder / "study/.unsaved/back", {{"from", out}, {"to", "note"}});
-  std::ofstream(folder / "study/.unsaved/half") << "{\"from\": ";
-  study = Study::open(folder / "study");
-  EXPECT_EQ(textOf(elsewhere / "precious"), "mine");
-  EXPECT_EQ(textOf(folder / "study/note"), "mine");
-  EXPECT_FALSE(fs::exists(folder / "study/.unsaved"));
 }
 
 TEST(Study, ADamagedFileFallsBackToTheLastGoodOne) {
