@@ -2,8 +2,16 @@
 
 namespace zp {
 
+namespace {
+#if defined(__SANITIZE_ADDRESS__) || defined(__SANITIZE_THREAD__)
+constexpr int kPatience = 1200000;  // milliseconds: everything is ten times as slow
+#else
+constexpr int kPatience = 120000;
+#endif
+}  // namespace
+
 void Driver::until(const std::function<bool()>& condition, const char* what) {
-  if (!QTest::qWaitFor(condition, 120000))
+  if (!QTest::qWaitFor(condition, kPatience))
     throw std::runtime_error(std::string("waited in vain for ") + what);
 }
 
