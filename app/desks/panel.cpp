@@ -8,10 +8,9 @@ QString nameWithDate(const Scene& scene) {
   const QString name = q(scene.name);
   const QDate date = QDate::fromString(q(scene.date).left(10), Qt::ISODate);
   if (!date.isValid()) return name;
-  // A name that tells the day already, in this language or in English, is followed by the year
-  // alone.
-  const QLocale english(QLocale::English, QLocale::UnitedKingdom);
-  if (!name.contains(english.toString(date, "d MMM")) &&
+  // A name that tells the day already, in this language or in English ("24 Sep", "24 Sept"), is
+  // followed by the year alone.
+  if (!name.contains(QLocale::c().toString(date, "d MMM")) &&
       !name.contains(niceDate(scene.date).chopped(5)))
     return name + "  " + niceDate(scene.date);
   const QString year = QString::number(date.year());

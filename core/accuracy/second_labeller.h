@@ -13,15 +13,15 @@ namespace zp {
 Labelling pointsForSecond(const Labelling& first, double share, uint64_t seed);
 
 /// A point that two labellers see differently. `settled`: the class they settled for; 0: not yet.
-struct Disagreement {
+struct DisputedPoint {
   int id = 0, first = 0, second = 0, settled = 0;
 };
 
 /// How far two labellers say the same, as they labelled, before anything was settled.
 struct Agreement {
-  ConfusionMatrix matrix;                   // rows: the first labeller; columns: the second
-  Estimate share, kappa;                    // of points both labelled; intervals as of counts
-  std::vector<Disagreement> disagreements;  // in the order of the first's points
+  ConfusionMatrix matrix;                    // rows: the first labeller; columns: the second
+  Estimate share, kappa;                     // of points both labelled; intervals as of counts
+  std::vector<DisputedPoint> disagreements;  // in the order of the first's points
 
   size_t open() const;
 };

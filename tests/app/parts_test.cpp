@@ -9,6 +9,7 @@
 #include "charts/chart.h"
 #include "desks/accuracy/matrix_view.h"
 #include "desks/indices/formula_edit.h"
+#include "desks/panel.h"
 #include "shell/second_click.h"
 #include "shell/trail.h"
 
@@ -52,6 +53,21 @@ TEST(TrailWidget, EveryStateLooksDifferent) {
     for (const auto& other : seen) EXPECT_NE(image, other);
     seen << image;
   }
+}
+
+TEST(SceneNames, ADayInTheNameIsNotSaidTwice) {
+  const auto named = [](const char* name, const char* date) {
+    Scene scene;
+    scene.name = name;
+    scene.date = date;
+    return nameWithDate(scene).toStdString();
+  };
+  EXPECT_EQ(named("Heron 24 Sep", "2031-09-24"), "Heron 24 Sep  2031");
+  EXPECT_EQ(named("Heron 24 Sept", "2031-09-24T10:00:00Z"), "Heron 24 Sept  2031");
+  EXPECT_EQ(named("Heron 24 Sep 2031", "2031-09-24"), "Heron 24 Sep 2031");
+  EXPECT_EQ(named("Finch 18 Jul", "2031-07-18"), "Finch 18 Jul  2031");
+  EXPECT_EQ(named("Finch", "2031-07-18"), "Finch  18 Jul 2031");
+  EXPECT_EQ(named("Finch", ""), "Finch");
 }
 
 Histogram flatHistogram() {

@@ -16,7 +16,7 @@ namespace {
 using testing::sentenceOf;
 
 const std::vector<std::string> kRoles{"red", "nir", "green", "swir16", "blue"};
-constexpr float kNan = std::numeric_limits<float>::quiet_NaN();
+constexpr float kNoData = std::numeric_limits<float>::quiet_NaN();
 
 float valueOf(const std::string& text, float red = 0.1f, float nir = 0.5f) {
   const Formula f = parseFormula(text, kRoles);
@@ -103,9 +103,9 @@ TEST(Formula, NoDataInEveryOperation) {
                            "exp(nir)",
                            "ndiff(nir, 1)",
                            "when 1 then nir else 2"})
-    EXPECT_TRUE(std::isnan(valueOf(text, 0.1f, kNan))) << text;
-  EXPECT_EQ(valueOf("when 1 then 3 else nir", 0.1f, kNan), 3);  // only the taken branch counts
-  EXPECT_EQ(valueOf("when red > 1 then nir else 4", 0.1f, kNan), 4);
+    EXPECT_TRUE(std::isnan(valueOf(text, 0.1f, kNoData))) << text;
+  EXPECT_EQ(valueOf("when 1 then 3 else nir", 0.1f, kNoData), 3);  // only the taken branch counts
+  EXPECT_EQ(valueOf("when red > 1 then nir else 4", 0.1f, kNoData), 4);
 }
 
 struct Wrong {
@@ -190,7 +190,7 @@ TEST(Formula, BaselineAndV3AgreeToTheBit) {
   constexpr size_t n = kFormulaChunk + 37;
   std::vector<float> a(n), b(n);
   for (size_t i = 0; i < n; ++i) {
-    a[i] = i % 17 == 0 ? kNan : static_cast<float>(random.between(-1, 1));
+    a[i] = i % 17 == 0 ? kNoData : static_cast<float>(random.between(-1, 1));
     b[i] = i % 23 == 0 ? 0.0f : static_cast<float>(random.between(-1, 1));
   }
   for (const char* text : {"ndiff(nir, red)", "nir * red + nir / red - 2",
