@@ -10,11 +10,10 @@
 
 #include "background/job_runner.h"
 #include "background/latest.h"
+#include "threads/patience.h"
 
 namespace zp {
 namespace {
-
-constexpr int kPatience = 60000;  // milliseconds, under a sanitizer too
 
 TEST(BackgroundObject, AnswersArriveOnTheOwnersThreadInOrder) {
   Background background;

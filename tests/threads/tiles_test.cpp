@@ -6,6 +6,7 @@
 #include <random>
 
 #include "support/rasters.h"
+#include "threads/patience.h"
 #include "view/tile_store.h"
 
 namespace zp {
@@ -13,8 +14,6 @@ namespace {
 
 using testing::Folder;
 using testing::metricGrid;
-
-constexpr int kPatience = 120000;  // milliseconds, under a sanitizer too
 
 /// A scene of three bands, in all their composites, and one of their bands alone.
 std::vector<Picture> picturesOf(const std::filesystem::path& folder) {
