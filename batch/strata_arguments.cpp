@@ -44,7 +44,7 @@ Assessed assessed(const std::vector<DrawnPoint>& points, const Legend& legend,
   const auto matrix = confusionMatrix(pairs, legend);
   Assessed out{matrix, assessCounts(matrix)};
   for (const auto& [code, area] : areas) out.whole += area;
-  if (!areas.empty()) out.weighted = assessByStrata(matrix, points, areas);
+  if (!areas.empty()) out.weighted = assessByStrata(matrix, points, areas, legend);
   return out;
 }
 

@@ -188,6 +188,14 @@ Wald               0      3     27</translation>
       <translation>%1 nach %2</translation>
     </message>
     <message>
+      <source>%1 by band, %2</source>
+      <translation>%1 nach Band, %2</translation>
+    </message>
+    <message>
+      <source>%1 by band, before (grey) and after</source>
+      <translation>%1 nach Band, vorher (grau) und nachher</translation>
+    </message>
+    <message>
       <source>%1 by date</source>
       <translation>%1 nach Datum</translation>
     </message>
@@ -3592,8 +3600,8 @@ Wald               0      3     27</translation>
       <translation>Folgt dem Hämatit tropischer Böden. Nur auf offenem Boden; sehr groß über dunklen Pixeln. Braucht echte Reflexion.</translation>
     </message>
     <message>
-      <source>For all classes, such as colour-blind people tell apart (Okabe and Ito 2008)</source>
-      <translation>Für alle Klassen, so, dass Farbenblinde sie unterscheiden (Okabe und Ito 2008)</translation>
+      <source>For all classes, such as colour-blind people tell apart (Okabe and Ito 2008), and blue for water</source>
+      <translation>Für alle Klassen, so, dass Farbenblinde sie unterscheiden (Okabe und Ito 2008), und Blau für Wasser</translation>
     </message>
     <message>
       <source>For colour pictures, bounded between −1 and 1. Above 0 is green, below is soil or dead matter.</source>
@@ -12514,6 +12522,10 @@ Wald               0      3     27</translation>
     <message>
       <source>“{}” is not valid JSON at line {}, column {}; mend it or choose another file.</source>
       <translation>„{}“ ist kein gültiges JSON in Zeile {}, Spalte {}; berichtigen Sie es, oder wählen Sie eine andere Datei.</translation>
+    </message>
+    <message>
+      <source>“{}” is on the map but has no labelled point; label points in every class before weighting by area.</source>
+      <translation>„{}“ ist auf der Karte, hat aber keinen bestimmten Punkt; bestimmen Sie Punkte in jeder Klasse, bevor Sie nach Fläche gewichten.</translation>
     </message>
     <message>
       <source>“{}” is out of date; run again, it will be as its inputs are now.</source>

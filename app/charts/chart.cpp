@@ -330,6 +330,13 @@ void LineChart::show(const QVector<double>& x, const QVector<double>& y, const Q
   lay(x, y, colour);
 }
 
+void LineChart::nameTicks(const QVector<double>& x, const QStringList& names) {
+  if (names.isEmpty()) return xAxis->setTicker(QSharedPointer<QCPAxisTicker>(new QCPAxisTicker));
+  QSharedPointer<QCPAxisTickerText> ticker(new QCPAxisTickerText);
+  for (qsizetype i = 0; i < names.size(); ++i) ticker->addTick(x[i], names[i]);
+  xAxis->setTicker(ticker);
+}
+
 void LineChart::lay(const QVector<double>& x, const QVector<double>& y, const QColor& colour) {
   auto* line = addGraph();
   line->setPen(QPen(colour, 1.8));

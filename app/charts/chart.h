@@ -74,6 +74,8 @@ class LineChart : public Chart {
   explicit LineChart(QWidget* parent = nullptr);
   void show(const QVector<double>& x, const QVector<double>& y, const QString& xTitle,
             const QString& yTitle, bool dates, const QColor& colour);
+  /// Names below the axis in place of numbers; numbers again without any.
+  void nameTicks(const QVector<double>& x, const QStringList& names);
   /// Another in the same chart.
   void lay(const QVector<double>& x, const QVector<double>& y, const QColor& colour);
 };

@@ -7,7 +7,8 @@ namespace zp {
 QString nameWithDate(const Scene& scene) {
   const QString name = q(scene.name);
   const QDate date = QDate::fromString(q(scene.date).left(10), Qt::ISODate);
-  if (!date.isValid()) return name;
+  if (!date.isValid() || dateIn(scene.name) == date.toString(Qt::ISODate).toStdString())
+    return name;
   // A name that tells the day already, in this language or in English ("24 Sep", "24 Sept"), is
   // followed by the year alone.
   if (!name.contains(QLocale::c().toString(date, "d MMM")) &&

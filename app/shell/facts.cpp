@@ -10,6 +10,7 @@
 #include "look/look.h"
 #include "mapping/cluster_method.h"
 #include "mapping/method.h"
+#include "scene/band_axis.h"
 #include "shell/index_title.h"
 #include "shell/product_face.h"
 #include "study/study_scope.h"
@@ -153,7 +154,7 @@ QString bandName(const Study& study, const Json& step, size_t band) {
   if (s == nullptr || band >= s->scene.bands.size())
     return QString::number(static_cast<int>(band) + 1);
   const auto& b = s->scene.bands[band];
-  return q(b.role.empty() ? b.name : b.role);
+  return q(calledBand(b));
 }
 
 QString valueText(const Study& study, const Json& v);
@@ -334,7 +335,7 @@ QString sceneFacts(const StudyScene& s) {
   addRow(html, txt("Date"), niceDate(scene.date));
   addRow(html, txt("Values"), txt(titleOf(scene.state)));
   QStringList bands;
-  for (const auto& b : scene.bands) bands << q(b.role.empty() ? b.name : b.role);
+  for (const auto& b : scene.bands) bands << q(calledBand(b));
   addRow(html, txt("Bands"), bands.join(", ").toHtmlEscaped());
   addRow(html, txt("Size"),
          txt("%1 x %2 pixels of %3 %4")

@@ -309,6 +309,7 @@ void MainWindow::studyChanged() {
     view_->setShapes({});
     view_->setPoints({});
     trail_->setStudy(txt("No study"), txt("Ctrl N makes one"));
+    setWindowTitle("Zany Patch");
     return updateTrail();
   }
   view_->setCrs(bench_.viewCrs());

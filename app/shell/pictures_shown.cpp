@@ -46,13 +46,15 @@ bool PicturesShown::showFront(const QString& id) {
   return true;
 }
 
-Picture PicturesShown::currentScene() const {
+Picture PicturesShown::atFirst() const {
   const auto* s = bench_.currentScene();
-  return s == nullptr ? Picture() : bench_.pictureOf(q(s->id));
+  return s == nullptr ? bench_.anyPicture() : bench_.pictureOf(q(s->id));
 }
 
 void PicturesShown::lookAt(const Picture& p) {
   const bool first = !preview();
+  bench_.setLookedAtCrs(p.scene.grid.crs);
+  view_.setCrs(bench_.viewCrs());
   setFront(p);
   try {
     const Grid g = gridOf(p);
@@ -74,17 +76,14 @@ void PicturesShown::endLook() {
 
 void PicturesShown::dropPreview() {
   const Picture before = view_.back();
-  if (!before.none() && before.of != "preview")
-    setFront(before);
-  else if (const Picture scene = currentScene(); !scene.none())
-    setFront(scene);
+  setFront(!before.none() && before.of != "preview" ? before : atFirst());
 }
 
 void PicturesShown::refresh() {
   for (const bool front : {true, false}) {
     const Picture shown = front ? view_.front() : view_.back();
     Picture now = asItIsNow(shown);
-    if (now.none() && front) now = currentScene();
+    if (now.none() && front) now = atFirst();
     now = bench_.asDisplayed(now);
     if (now.key != shown.key) front ? setFront(now) : setBack(now);
   }
@@ -160,7 +159,7 @@ void PicturesShown::restore() {
   const Json front = bench_.place("front"), back = bench_.place("back"),
              where = bench_.place("view"), mode = bench_.place("mode");
   Picture p = front.is_string() ? bench_.pictureOf(q(front.get<std::string>())) : Picture();
-  setFront(p.none() ? currentScene() : p);
+  setFront(p.none() ? atFirst() : p);
   if (back.is_string()) setBack(bench_.pictureOf(q(back.get<std::string>())));
   const auto figure = [&](const char* key) {
     return where.is_object() && where.contains(key) && where[key].is_number()

@@ -39,8 +39,8 @@ class PicturesShown : public QObject {
 
  private:
   Picture asItIsNow(const Picture& shown) const;
-  /// What is shown when nothing else is known.
-  Picture currentScene() const;
+  /// What is shown when nothing else is known: the scene one works on or, without one, a product.
+  Picture atFirst() const;
   void swap();
   void showAlone(int code);
   void hideClass(int code);

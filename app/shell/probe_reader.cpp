@@ -6,16 +6,16 @@
 #include "grid/crs.h"
 #include "look/look.h"
 #include "radar/decibels.h"
+#include "scene/band_axis.h"
 
 namespace zp {
 
 ProbeAnswer ProbeReader::read(const ProbeQuestion& q, const Progress& progress) {
   ProbeAnswer a;
-  for (size_t b = 0; q.scene && b < q.scene->bands.size(); ++b) {
+  const BandAxis axis = q.scene ? bandAxis(*q.scene) : BandAxis();
+  for (size_t b = 0; b < axis.at.size(); ++b) {
     progress.check();
-    const double w = q.scene->bands[b].wavelength;
-    a.profile.emplace_back(w > 0 ? w : static_cast<double>(b + 1),
-                           readBandAt(q.place, q.crs, *q.scene, b, open_));
+    a.profile.emplace_back(axis.at[b], readBandAt(q.place, q.crs, *q.scene, b, open_));
   }
   for (const auto& p : q.pictures) {
     progress.check();

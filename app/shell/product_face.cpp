@@ -2,6 +2,7 @@
 
 #include "legend/class_map.h"
 #include "look/look.h"
+#include "scene/band_axis.h"
 
 namespace zp {
 namespace {
@@ -43,7 +44,7 @@ Picture scenePicture(const StudyScene& s) {
   const auto can = compositesOf(s.scene);
   if (can.empty() || s.scene.bands.size() < 3) {
     const auto& band = s.scene.bands[0];
-    return compositePicture(s.id, s.scene, {0, 0, 0}, q(band.role.empty() ? band.name : band.role));
+    return compositePicture(s.id, s.scene, {0, 0, 0}, q(calledBand(band)));
   }
   std::array<size_t, 3> bands{};
   for (size_t i = 0; i < 3; ++i) bands[i] = static_cast<size_t>(s.scene.bandOf(can[0].roles[i]));

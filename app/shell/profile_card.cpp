@@ -3,6 +3,7 @@
 #include "look/look.h"
 #include "look/parts.h"
 #include "sampling/readings.h"
+#include "scene/band_axis.h"
 
 namespace zp {
 
@@ -84,11 +85,10 @@ void ProfileCard::read() {
   latest_.ask(
       [scene = s->scene, pins = pins_, crs = bench_.viewCrs()](const Progress&) {
         Profiles all(pins.size());
+        const BandAxis axis = bandAxis(scene);
         for (size_t b = 0; b < scene.bands.size(); ++b) {
-          const double w = scene.bands[b].wavelength;
           const auto values = readBandAt(pins, crs, scene, b);
-          for (size_t i = 0; i < pins.size(); ++i)
-            all[i].emplace_back(w > 0 ? w : static_cast<double>(b + 1), values[i]);
+          for (size_t i = 0; i < pins.size(); ++i) all[i].emplace_back(axis.at[b], values[i]);
         }
         return all;
       },
@@ -99,8 +99,7 @@ void ProfileCard::read() {
 void ProfileCard::show(const Profiles& profiles) {
   chart_->clearGraphs();
   const auto* s = bench_.currentScene();
-  const bool waves = s != nullptr && !s->scene.bands.empty() && s->scene.bands[0].wavelength > 0;
-  chart_->setTitles(waves ? txt("nm") : txt("band"), "");
+  chart_->setTitles(s != nullptr && bandAxis(s->scene).byWavelength ? txt("nm") : txt("band"), "");
   for (size_t i = 0; i < profiles.size(); ++i) {
     auto line = profiles[i];
     std::sort(line.begin(), line.end());

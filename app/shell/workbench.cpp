@@ -184,6 +184,7 @@ void Workbench::close() {
   ++generation_;
   undo_.clear();
   reduced_.clear();
+  lookedAtCrs_.clear();
   study_.reset();
   Q_EMIT studyChanged();
 }
@@ -456,7 +457,28 @@ std::string Workbench::viewCrs() const {
   if (!study_) return "";
   for (const auto& s : study_->scenes)
     if (!s.scene.grid.crs.empty()) return s.scene.grid.crs;
-  return "";
+  if (!study_->scenes.empty()) return "";
+  const Picture map = anyPicture();
+  return map.none() ? lookedAtCrs_ : crsOf(map);
+}
+
+Picture Workbench::anyPicture() const {
+  if (!study_) return {};
+  for (auto p = study_->products.rbegin(); p != study_->products.rend(); ++p)
+    if (Picture picture = pictureOf(q(p->id)); !picture.none()) return picture;
+  return {};
+}
+
+/// Asked for at each movement of the pointer: a file is opened once.
+std::string Workbench::crsOf(const Picture& p) const {
+  const std::string key = p.of + p.file.string();
+  if (crsKnown_.first == key) return crsKnown_.second;
+  try {
+    crsKnown_ = {key, gridOf(p).crs};
+  } catch (const std::exception&) {
+    return "";  // it cannot be read; the view says so
+  }
+  return crsKnown_.second;
 }
 
 }  // namespace zp

@@ -126,8 +126,12 @@ class Workbench : public QObject {
   /// The scene that the stages work on: the chosen one, else the newest optical one.
   const StudyScene* currentScene() const;
   void setCurrentScene(const QString& id);
-  /// The system the view is in.
+  /// The newest product that has a picture; none.
+  Picture anyPicture() const;
+  /// The system the view is in: that of the scenes or, where there are none, of such a product or
+  /// of what is looked at.
   std::string viewCrs() const;
+  void setLookedAtCrs(const std::string& crs) { lookedAtCrs_ = crs; }
 
  Q_SIGNALS:
   void studyChanged();  // another study, or none
@@ -143,6 +147,7 @@ class Workbench : public QObject {
   void savedChanged();  // it could not be saved, or again can
 
  private:
+  std::string crsOf(const Picture& picture) const;
   struct TrainingState {
     std::vector<TrainingArea> areas;
     std::string crs;
@@ -176,6 +181,8 @@ class Workbench : public QObject {
   int generation_ = 0;  // of studies: one more with each that is closed
   JobRunner jobs_;
   OverviewMaker overviews_;
+  std::string lookedAtCrs_;
+  mutable std::pair<std::string, std::string> crsKnown_;  // of which picture, and its system
   std::map<std::string, std::filesystem::path> reduced_;  // copies made since the study was opened
   QUndoStack undo_;
   QTimer placeTimer_, againTimer_;

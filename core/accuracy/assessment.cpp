@@ -59,13 +59,13 @@ Estimate kappaByStrata(const Strata& strata, const std::vector<std::vector<doubl
 }
 
 Strata strataOf(const ConfusionMatrix& m, const std::vector<DrawnPoint>& points,
-                const std::map<int, double>& sizes) {
+                const std::map<int, double>& sizes, const Legend& legend) {
   // One class more: what has not been seen yet may be there all the same.
   Strata strata(m.codes.size() + 1, sizes);
   for (const auto& p : points)
     if (p.mapped != 0 && p.reference != 0)
       strata.addPoint(p.stratum, m.indexOf(p.mapped), m.indexOf(p.reference));
-  strata.requirePoints();
+  strata.requirePoints(legend);
   return strata;
 }
 
@@ -113,8 +113,8 @@ Assessment assessCounts(const ConfusionMatrix& m) {
 }
 
 Assessment assessByStrata(const ConfusionMatrix& m, const std::vector<DrawnPoint>& points,
-                          const std::map<int, double>& sizes) {
-  const Strata strata = strataOf(m, points, sizes);
+                          const std::map<int, double>& sizes, const Legend& legend) {
+  const Strata strata = strataOf(m, points, sizes, legend);
   Assessment a;
   a.weighted = true;
   const size_t k = m.codes.size();

@@ -33,9 +33,10 @@ struct DrawnPoint {
 /// Points drawn class by class of a map: weighted by the area of each of these strata (Olofsson et
 /// al. 2014, eq. 1–11; Stehman 2014 where the strata are those of another map). `sizes`: area of
 /// each stratum, in any unit. Points with an empty side are left out. Standard errors are those of
-/// the sources; intervals are as in Strata. Error: a stratum without a point, a point of none.
+/// the sources; intervals are as in Strata. Error: a stratum without a point, by its name in
+/// `legend` where it has one there; a point of none.
 Assessment assessByStrata(const ConfusionMatrix& m, const std::vector<DrawnPoint>& points,
-                          const std::map<int, double>& sizes);
+                          const std::map<int, double>& sizes, const Legend& legend = {});
 
 /// A convention for the strength of kappa (Landis and Koch 1977): "poor" … "almost perfect"; ""
 /// where it is not defined.

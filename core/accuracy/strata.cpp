@@ -17,13 +17,19 @@ Strata::Strata(size_t classes, const std::map<int, double>& sizes) : classes_(cl
     if (size > 0) strata_[code] = {size / whole, 0, {}, std::vector<bool>(classes)};
 }
 
-void Strata::requirePoints() const {
-  for (const auto& [code, s] : strata_)
-    if (s.points == 0)
+void Strata::requirePoints(const Legend& legend) const {
+  for (const auto& [code, s] : strata_) {
+    if (s.points > 0) continue;
+    if (const auto* known = legend.find(code))
       throw Error(
-          "Class {} is on the map but has no labelled point; label points in every class before "
+          "“{}” is on the map but has no labelled point; label points in every class before "
           "weighting by area.",
-          code);
+          known->name);
+    throw Error(
+        "Class {} is on the map but has no labelled point; label points in every class before "
+        "weighting by area.",
+        code);
+  }
 }
 
 void Strata::addPoint(int stratum, size_t map, size_t reference) {

@@ -5,6 +5,7 @@
 
 #include "accuracy/estimate.h"
 #include "accuracy/share_intervals.h"
+#include "legend/legend.h"
 
 namespace zp {
 
@@ -22,8 +23,8 @@ class Strata {
   Strata(size_t classes, const std::map<int, double>& sizes);
   /// Error: a stratum without area.
   void addPoint(int stratum, size_t map, size_t reference);
-  /// Error: a stratum without a point, naming it.
-  void requirePoints() const;
+  /// Error: a stratum without a point, by the name of its class where the legend has it.
+  void requirePoints(const Legend& legend = {}) const;
 
   double mean(const Quantity& q) const;
   /// NaN where a stratum has a single point.

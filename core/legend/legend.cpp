@@ -6,6 +6,7 @@
 
 #include "base/error.h"
 #include "base/text.h"
+#include "legend/cover_colour.h"
 
 namespace zp {
 
@@ -72,7 +73,7 @@ void Legend::addMissing(int code, const std::string& className) {
   LegendClass c;
   c.code = code;
   c.name = className.empty() ? fmt::format("class {}", code) : className;
-  c.colour = suggestedColour(static_cast<size_t>(code - 1));
+  c.colour = colourFor(className, classes, static_cast<size_t>(code - 1));
   add(std::move(c));
 }
 

@@ -45,7 +45,7 @@ struct Legend {
   LegendClass* find(int code);
   /// Before the first with a higher code; Error when the code is taken or outside 1…65535.
   LegendClass& add(LegendClass c);
-  /// Adds what is missing, with suggested colours; names that are there already stay.
+  /// Adds what is missing, with colours that fit the names; names that are there already stay.
   void addMissing(int code, const std::string& className);
   /// The classes of another whose codes are not there yet.
   void addMissing(const Legend& other);

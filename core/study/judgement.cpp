@@ -48,7 +48,8 @@ Judged judge(const Study& study, const Product& labels, const LabelsFile& file,
   std::vector<MapAndReference> pairs;
   for (const auto& p : points) pairs.push_back({p.mapped, p.reference});
   Judged j;
-  j.matrix = confusionMatrix(pairs, groups.legend(file.legend(study.legend)));
+  const Legend legend = groups.legend(file.legend(study.legend));
+  j.matrix = confusionMatrix(pairs, legend);
   j.counts = assessCounts(j.matrix);
   if (!drawnPerClass(study, labels)) return j;
   if (file.strata.empty()) {
@@ -57,7 +58,7 @@ Judged judge(const Study& study, const Product& labels, const LabelsFile& file,
     return j;
   }
   try {
-    j.weighted = assessByStrata(j.matrix, points, file.strata);
+    j.weighted = assessByStrata(j.matrix, points, file.strata, legend);
   } catch (const std::exception& e) {
     j.whyNotWeighted = saidBy(e);
   }

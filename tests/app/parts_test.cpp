@@ -68,6 +68,8 @@ TEST(SceneNames, ADayInTheNameIsNotSaidTwice) {
   EXPECT_EQ(named("Finch 18 Jul", "2031-07-18"), "Finch 18 Jul  2031");
   EXPECT_EQ(named("Finch", "2031-07-18"), "Finch  18 Jul 2031");
   EXPECT_EQ(named("Finch", ""), "Finch");
+  EXPECT_EQ(named("Tern_2031-09-14", "2031-09-14"), "Tern_2031-09-14");
+  EXPECT_EQ(named("Tern_2031-09-14", "2031-09-15"), "Tern_2031-09-14  15 Sept 2031");
 }
 
 Histogram flatHistogram() {

@@ -114,6 +114,26 @@ TEST_F(TrainingDeskWindow, AFileWithoutAreasIsSaidInPlace) {
   EXPECT_TRUE(s().training.empty());
 }
 
+TEST_F(TrainingDeskWindow, TheColourOfANewClassFollowsItsNameUntilOneIsChosen) {
+  w().bench().setLegend({}, "None");
+  d().click("drawArea");
+  EXPECT_TRUE(said().contains("make a new one"));
+  d().click("newClass");
+  EXPECT_EQ(said(), "");
+  d().press("className", "Forest");
+  EXPECT_EQ(d().find<QPushButton>("classColour")->text(), "#005e45");
+  d().press("className", "Open water");
+  d().click("classKeep");
+  EXPECT_EQ(s().legend.classes[0].colour, (Colour{0, 114, 178}));
+  // What is there already keeps its colour when it is called otherwise.
+  chooseClass(0);
+  d().click("editClass");
+  d().press("className", "Forest");
+  d().click("classKeep");
+  EXPECT_EQ(s().legend.classes[0].name, "Forest");
+  EXPECT_EQ(s().legend.classes[0].colour, (Colour{0, 114, 178}));
+}
+
 TEST_F(TrainingDeskWindow, ANewClassIsNamedDrawnAndRemovedWithItsAreas) {
   const size_t n = s().legend.classes.size();
   d().click("newClass");

@@ -3,6 +3,7 @@
 #include "desks/accuracy/pixel_curves.h"
 #include "desks/accuracy/validation_panel.h"
 #include "sampling/readings.h"
+#include "scene/band_axis.h"
 
 namespace zp {
 namespace {
@@ -170,6 +171,19 @@ TEST_F(AccuracyDeskWindow, TheSeasonCurveIsOfWhatOneChooses) {
     EXPECT_NEAR(curves.season[i++], (nir - red) / (nir + red), 1e-6);
   }
   EXPECT_EQ(i, curves.season.size());
+  // Values stand by wavelength where all bands of both scenes have one, else by band.
+  Scene before = at->scenes[0], after = at->scenes[1];
+  const auto pair = [&] { return curvesAt(place, w().book().crs(), {before, after}, {}); };
+  ASSERT_GT(before.bands[0].wavelength, 100);
+  EXPECT_TRUE(pair().byWavelength);
+  EXPECT_EQ(pair().reflectances[0].along[0], before.bands[0].wavelength);
+  after.bands[0].wavelength = 0;
+  EXPECT_FALSE(pair().byWavelength);
+  for (const auto& one : pair().reflectances) {
+    ASSERT_EQ(one.bands.size(), one.along.size());
+    EXPECT_LE(one.along.back(), static_cast<double>(before.bands.size()));
+  }
+  EXPECT_EQ(pair().reflectances[0].bands[0], q(calledBand(before.bands[0])));
   leaveDesk();
   reopen();
   w().openLabelling();

@@ -453,20 +453,6 @@ TEST_F(RealWindow, FindReachesStagesProductsAndPlaces) {
   EXPECT_NEAR(w().view().centre().y, 5720000, 1e-6);
 }
 
-TEST(EmptyWindow, FilesStartAStudyOfTheirOwn) {
-  QTemporaryDir home;
-  qputenv("HOME", home.path().toUtf8());
-  MainWindow window;
-  Driver d(window);
-  window.show();
-  EXPECT_FALSE(window.bench().hasStudy());
-  window.bench().bringIn({HAVEN "/archive/kite-2031-06-04/kite-2031-06-04.tif"});
-  ASSERT_TRUE(window.bench().hasStudy());
-  d.settle();
-  EXPECT_EQ(window.bench().study().scenes.size(), 1u);
-  EXPECT_FALSE(window.view().front().none());
-}
-
 TEST(Looks, ContrastHolds) {
   const auto luminance = [](const QColor& c) {
     const auto part = [](double v) {

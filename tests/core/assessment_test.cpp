@@ -322,6 +322,12 @@ TEST(Assessment, StrataWithoutPointsAndPointsWithoutStrataAreSaid) {
     return sentenceOf([&] { assessByStrata(m, drawnPerClass(pairs), sizes); });
   };
   EXPECT_NE(with({{1, 1}, {2, 1}, {5, 1}}).find("Class 5"), std::string::npos);
+  Legend legend;
+  legend.addMissing(5, "Reed");
+  EXPECT_EQ(sentenceOf([&] {
+              assessByStrata(m, drawnPerClass(pairs), {{1, 1}, {2, 1}, {5, 1}}, legend);
+            }).find("“Reed” is on the map"),
+            0u);
   EXPECT_NE(with({{1, 1}}).find("drawn in class 2"), std::string::npos);
   EXPECT_NE(with({}).find("not known"), std::string::npos);
 }

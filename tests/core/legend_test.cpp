@@ -1,6 +1,7 @@
 // Legends: their order, what changes in place, and what is said of them as a whole.
 #include "legend/legend.h"
 
+#include "legend/cover_colour.h"
 #include "support/rasters.h"
 
 namespace zp {
@@ -83,6 +84,33 @@ TEST(LegendFile, AWrongOneIsASentence) {
   json.erase("name");
   json["classes"][1]["code"] = 1;
   EXPECT_NE(sentenceOf([&] { legendFrom(json); }).find("class 1 already"), std::string::npos);
+}
+
+TEST(CoverColour, FitsWhatAClassIsCalled) {
+  const auto of = [](const char* name) { return colourFor(name, {}, 3); };
+  const Colour blue{0, 114, 178}, yellow{240, 228, 66};
+  for (const char* name : {"Water", "Lake, deep", "open water", "Sea", "Flachwasser", "See"})
+    EXPECT_EQ(of(name), blue) << name;
+  for (const char* name : {"Crop", "Dry fields", "Äcker", "Ackerland"})
+    EXPECT_EQ(of(name), yellow) << name;
+  for (const char* name : {"Forest", "Woodland", "Laubwald", "Grass", "Wiese"}) {
+    const Colour c = of(name);
+    EXPECT_TRUE(c.g > c.r && c.g > c.b) << name << " " << colourText(c);
+  }
+  EXPECT_EQ(of("Season"), suggestedColour(3));
+  EXPECT_EQ(of(""), suggestedColour(3));
+}
+
+TEST(CoverColour, NoTwoOfALegendAreAlike) {
+  Legend legend;
+  for (const char* name : {"Zone", "Water", "Deep water", "Shallow water", "Sea", "Forest", "Grass",
+                           "Wald", "Class 9", "Class 10", "Sand", "Town"}) {
+    const int code = legend.firstFreeCode();
+    legend.addMissing(code, name);
+  }
+  proposeColours(legend);
+  std::set<std::string> seen;
+  for (const auto& c : legend.classes) EXPECT_TRUE(seen.insert(colourText(c.colour)).second);
 }
 
 }  // namespace

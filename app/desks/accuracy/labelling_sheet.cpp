@@ -405,14 +405,17 @@ void LabellingSheet::showCurves(const PixelCurves& c) {
   reflectanceTitle_->setVisible(!c.reflectances.empty());
   if (!c.reflectances.empty()) {
     const auto& last = c.reflectances.back();
-    QString title = c.reflectances.size() > 1
-                        ? txt("%1 by wavelength in nm, before (grey) and after").arg(last.quantity)
-                        : txt("%1 by wavelength in nm, %2").arg(last.quantity, last.scene);
+    const bool two = c.reflectances.size() > 1, waves = c.byWavelength;
+    QString title = two ? (waves ? txt("%1 by wavelength in nm, before (grey) and after")
+                                 : txt("%1 by band, before (grey) and after"))
+                              .arg(last.quantity)
+                        : (waves ? txt("%1 by wavelength in nm, %2") : txt("%1 by band, %2"))
+                              .arg(last.quantity, last.scene);
     title[0] = title[0].toUpper();
     reflectanceTitle_->setText(title);
-    reflectance_->show(last.wavelengths, last.values, "", "", false, tokens().text);
-    if (c.reflectances.size() > 1)
-      reflectance_->lay(c.reflectances[0].wavelengths, c.reflectances[0].values, tokens().second);
+    reflectance_->nameTicks(last.along, waves ? QStringList() : last.bands);
+    reflectance_->show(last.along, last.values, "", "", false, tokens().text);
+    if (two) reflectance_->lay(c.reflectances[0].along, c.reflectances[0].values, tokens().second);
   }
   season_->setVisible(!c.days.isEmpty());
   season_->show(c.days, c.season, "", "", true, tokens().accent);

@@ -9,19 +9,21 @@
 #include "look/words.h"
 #include "radar/decibels.h"
 #include "sampling/readings.h"
+#include "scene/band_axis.h"
 #include "shell/index_title.h"
 
 namespace zp {
 namespace {
 
-PixelCurves::Reflectance readReflectance(const Scene& scene, Place place, const std::string& crs) {
-  PixelCurves::Reflectance c{{}, {}, txt(titleOf(scene.state)), q(scene.name)};
+PixelCurves::Reflectance readReflectance(const Scene& scene, Place place, const std::string& crs,
+                                         bool byWavelength) {
+  PixelCurves::Reflectance c{{}, {}, {}, txt(titleOf(scene.state)), q(scene.name)};
   for (size_t b = 0; b < scene.bands.size(); ++b) {
     const double v = readBandAt({place}, crs, scene, b)[0];
     if (std::isnan(v)) continue;
-    const double wavelength = scene.bands[b].wavelength;
-    c.wavelengths << (wavelength > 0 ? wavelength : static_cast<double>(c.wavelengths.size() + 1));
+    c.along << (byWavelength ? scene.bands[b].wavelength : static_cast<double>(b + 1));
     c.values << v;
+    c.bands << q(calledBand(scene.bands[b]));
   }
   return c;
 }
@@ -88,7 +90,9 @@ std::vector<SeasonQuantity> seasonQuantities(const Study& study) {
 PixelCurves curvesAt(Place place, const std::string& crs, const std::vector<Scene>& scenes,
                      const std::optional<SeasonQuantity>& season) {
   PixelCurves c;
-  for (const auto& scene : scenes) c.reflectances.push_back(readReflectance(scene, place, crs));
+  for (const auto& s : scenes) c.byWavelength = c.byWavelength && bandAxis(s).byWavelength;
+  for (const auto& s : scenes)
+    c.reflectances.push_back(readReflectance(s, place, crs, c.byWavelength));
   if (season) readSeason(*season, place, crs, c);
   return c;
 }

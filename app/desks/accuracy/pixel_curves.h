@@ -20,12 +20,14 @@ struct SeasonQuantity {
 /// Those that two or more dates tell: radar first, then the indices one looks for first.
 std::vector<SeasonQuantity> seasonQuantities(const Study& study);
 
-/// What scenes have at the place of a point: its values by wavelength, and through the season.
+/// What scenes have at the place of a point: its values band by band, and through the season.
 struct PixelCurves {
   struct Reflectance {
-    QVector<double> wavelengths, values;
+    QVector<double> along, values;
+    QStringList bands;        // what they are called
     QString quantity, scene;  // what the values are, and whose
   };
+  bool byWavelength = true;  // else along 1, 2, 3…, where a band of any scene has none
   std::vector<Reflectance> reflectances;  // one a scene
   QVector<double> days, season;
 };

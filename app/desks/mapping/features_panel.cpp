@@ -2,6 +2,7 @@
 
 #include "base/error.h"
 #include "mapping/distance_kernel.h"
+#include "scene/band_axis.h"
 #include "study/study_scope.h"
 
 namespace zp {
@@ -195,7 +196,7 @@ void FeaturesPanel::fillBands() {
   const auto* s = bench_.currentScene();
   for (size_t b = 0; b < s->scene.bands.size(); ++b) {
     const auto& band = s->scene.bands[b];
-    auto* c = chip(band.role.empty() ? q(band.name) : q(band.role));
+    auto* c = chip(q(calledBand(band)));
     c->setObjectName(QString("feature-%1").arg(b + 1));
     c->setChecked(bands_.count(b) > 0);
     connect(c, &QPushButton::clicked, this, [this, b](bool on) {

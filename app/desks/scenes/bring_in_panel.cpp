@@ -2,6 +2,7 @@
 
 #include "desks/scenes/role_choice.h"
 #include "index/import_classes.h"
+#include "scene/band_axis.h"
 #include "scene/sensor.h"
 
 namespace zp {
@@ -306,7 +307,7 @@ void BringInPanel::showChosen() {
   } else if (bands.size() >= 3) {
     shown = {0, 1, 2};
   } else {
-    title = q(bands[0].role.empty() ? bands[0].name : bands[0].role);
+    title = q(calledBand(bands[0]));
   }
   Picture p =
       compositePicture("preview", one->scene, shown, txt("%1, not in the study yet").arg(title));

@@ -1,6 +1,7 @@
 #include "desks/scenes/look_panel.h"
 
 #include "desks/scenes/composite_card.h"
+#include "scene/band_axis.h"
 
 namespace zp {
 
@@ -71,7 +72,7 @@ void LookPanel::addCard(const StudyScene& s, const Composite& c) {
 void LookPanel::fillByHand(const Scene& scene) {
   for (int i = 0; i < 3; ++i) {
     channels_[i]->clear();
-    for (const auto& b : scene.bands) channels_[i]->addItem(b.role.empty() ? q(b.name) : q(b.role));
+    for (const auto& b : scene.bands) channels_[i]->addItem(q(calledBand(b)));
     channels_[i]->setCurrentIndex(
         std::min(channels_[i]->count() - 1, scene.bands.size() >= 3 ? 2 - i : 0));
   }

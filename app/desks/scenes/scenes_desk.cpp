@@ -159,7 +159,10 @@ void ScenesDesk::fill() {
 namespace {
 /// A sensor as it is called in a row: its id, else the first word of the scene's name.
 QString rowOf(const Scene& scene) {
-  QString name = scene.sensor.empty() ? q(scene.name).section(' ', 0, 0) : q(scene.sensor);
+  static const QRegularExpression between("[ _]+");
+  QString name = scene.sensor.empty()
+                     ? q(withoutDate(scene.name)).section(between, 0, 0, QString::SectionSkipEmpty)
+                     : q(scene.sensor);
   if (!name.isEmpty()) name[0] = name[0].toUpper();
   return name;
 }

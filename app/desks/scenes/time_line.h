@@ -23,6 +23,7 @@ class TimeLine : public QWidget, public Spoken {
   void setMarks(std::vector<Mark> marks);
   void setChosen(const QString& id);
   QString chosen() const { return chosen_; }
+  QStringList rows() const { return rows_; }
   /// Where a scene's mark is, in the widget.
   QPoint markOf(const QString& id) const;
   QSize sizeHint() const override;

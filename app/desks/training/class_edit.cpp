@@ -1,6 +1,7 @@
 #include "desks/training/class_edit.h"
 
 #include "base/error.h"
+#include "legend/cover_colour.h"
 #include "look/look.h"
 #include "look/parts.h"
 
@@ -57,6 +58,7 @@ QLayout* ClassEdit::buildClass() {
     hide();
     Q_EMIT mergeAsked(class_.code, into);
   });
+  connect(name_, &QLineEdit::textEdited, this, &ClassEdit::proposeColour);
   connect(colour_, &QPushButton::clicked, this, &ClassEdit::chooseColour);
   connect(up_, &QPushButton::clicked, this, [this] { Q_EMIT moveAsked(class_.code, -1); });
   connect(down_, &QPushButton::clicked, this, [this] { Q_EMIT moveAsked(class_.code, 1); });
@@ -81,7 +83,8 @@ QLayout* ClassEdit::buildLegend() {
   auto* colours = linkButton(txt("Propose colours"));
   colours->setObjectName("proposeColours");
   colours->setToolTip(
-      txt("For all classes, such as colour-blind people tell apart (Okabe and Ito 2008)"));
+      txt("For all classes, such as colour-blind people tell apart (Okabe and Ito 2008), and blue "
+          "for water"));
   auto* column = new QVBoxLayout;
   column->setSpacing(6);
   column->addWidget(sectionLabel(txt("The whole legend")));
@@ -96,14 +99,14 @@ QLayout* ClassEdit::buildLegend() {
   return column;
 }
 
-void ClassEdit::open(const LegendClass& of, const Legend& legend) {
+void ClassEdit::open(const LegendClass& of, const Legend& legend, bool isNew) {
   class_ = of;
+  colourFollows_ = isNew;
   code_->setText(QString::number(of.code));
   error_->setVisible(false);
   name_->setText(q(of.name));
   about_->setText(q(of.description));
-  colour_->setText(q(colourText(of.colour)));
-  colour_->setIcon(swatch(toQt(of.colour)));
+  showColour();
   setVisible(true);
   follow(legend);
   name_->setFocus();
@@ -129,12 +132,25 @@ void ClassEdit::told() {
   if (name != q(legend_.name) || about != q(legend_.description)) Q_EMIT legendTold(name, about);
 }
 
+void ClassEdit::proposeColour(const QString& name) {
+  if (!colourFollows_) return;
+  auto beside = legend_.classes;
+  std::erase_if(beside, [this](const auto& c) { return c.code == class_.code; });
+  class_.colour = colourFor(name.toStdString(), beside, beside.size());
+  showColour();
+}
+
 void ClassEdit::chooseColour() {
   const QColor got = QColorDialog::getColor(toQt(class_.colour), this, txt("Colour of the class"));
   if (!got.isValid()) return;
+  colourFollows_ = false;
   class_.colour = fromQt(got);
-  colour_->setIcon(swatch(got));
-  colour_->setText(got.name());
+  showColour();
+}
+
+void ClassEdit::showColour() {
+  colour_->setText(q(colourText(class_.colour)));
+  colour_->setIcon(swatch(toQt(class_.colour)));
 }
 
 void ClassEdit::keep() {

@@ -11,7 +11,8 @@ class ClassEdit : public QWidget {
   Q_OBJECT
  public:
   explicit ClassEdit(QWidget* parent = nullptr);
-  void open(const LegendClass& of, const Legend& legend);
+  /// The colour of a new class follows its name until one is chosen.
+  void open(const LegendClass& of, const Legend& legend, bool isNew);
   /// What the legend is now, while it is open.
   void follow(const Legend& legend);
 
@@ -34,9 +35,12 @@ class ClassEdit : public QWidget {
   QLayout* buildLegend();
   void keep();
   void told();
+  void proposeColour(const QString& name);
   void chooseColour();
+  void showColour();
 
   LegendClass class_;
+  bool colourFollows_ = false;
   Legend legend_;
   QLineEdit *code_, *name_, *about_, *legendName_, *legendAbout_;
   QPushButton *colour_, *up_, *down_;

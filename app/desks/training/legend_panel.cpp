@@ -1,6 +1,7 @@
 #include "desks/training/legend_panel.h"
 
 #include "base/outputs.h"
+#include "legend/cover_colour.h"
 #include "training/legend_file.h"
 #include "training/training_area.h"
 
@@ -84,8 +85,7 @@ LegendPanel::LegendPanel(Workbench& bench) : Panel(bench) {
           });
   connect(classEdit_, &ClassEdit::coloursAsked, this, [this] {
     Legend legend = bench_.study().legend;
-    size_t n = 0;
-    for (auto& c : legend.classes) c.colour = suggestedColour(n++);
+    proposeColours(legend);
     classEdit_->hide();
     bench_.setLegend(legend, txt("Propose colours"));
   });
@@ -206,19 +206,19 @@ void LegendPanel::addClass() {
   LegendClass c;
   c.code = legend.firstFreeCode();
   c.name = txt("Class %1").arg(c.code).toStdString();
-  c.colour = suggestedColour(static_cast<size_t>(c.code - 1));
-  const int code = c.code;
+  c.colour = colourFor("", legend.classes, legend.classes.size());
   legend.add(c);
   bench_.setLegend(legend, txt("New class"));
-  choose(code);
-  edit(table_->currentRow());
+  choose(c.code);
+  classEdit_->open(c, bench_.study().legend, true);
+  Q_EMIT trouble("");
 }
 
 void LegendPanel::edit(int row) {
   const auto* item = table_->item(row, 0);
   if (item == nullptr) return;
   if (const auto* c = bench_.study().legend.find(item->data(Qt::UserRole).toInt()))
-    classEdit_->open(*c, bench_.study().legend);
+    classEdit_->open(*c, bench_.study().legend, false);
 }
 
 void LegendPanel::save() {

@@ -5,6 +5,7 @@
 #include "desks/training/band_figures.h"
 #include "grid/crs.h"
 #include "mapping/standard.h"
+#include "scene/band_axis.h"
 
 namespace zp {
 
@@ -336,18 +337,17 @@ void SignatureSheet::showCurves() {
     curves_->clearPlottables();
     return curves_->replot();
   }
-  bool known = false;
-  auto along = alongBands(scene->scene, known);
+  auto [along, byWavelength] = bandAxis(scene->scene);
   SignatureSet set = titled_;
   const bool spreads = overFeatures();
   const Standard scale = spreads ? standardOf(set) : noStandard(shown_->set.bands.size());
   if (spreads) {
-    known = false;
+    byWavelength = false;
     along.resize(set.bands.size());
     std::iota(along.begin(), along.end(), 1.0);
     for (auto& c : set.classes) c = scaled(c, scale);
   }
-  curves_->show(set, along, bench_.study().legend, chosen(), known ? "nm" : "");
+  curves_->show(set, along, bench_.study().legend, chosen(), byWavelength ? "nm" : "");
   if (spreads) curves_->setTitles(txt("Feature"), txt("spreads from the mean of all"));
   if (const auto* there = other_->of(chosen()))
     curves_->lay(scaled(there->mean, scale), tokens().text, Qt::DashLine);

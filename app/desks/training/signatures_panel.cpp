@@ -1,6 +1,7 @@
 #include "desks/training/signatures_panel.h"
 
 #include "desks/training/band_figures.h"
+#include "scene/band_axis.h"
 
 namespace zp {
 SignaturesPanel::SignaturesPanel(Workbench& bench, std::function<int()> chosenClass)
@@ -76,10 +77,9 @@ void SignaturesPanel::showClass() {
 }
 
 void SignaturesPanel::showCurves(const Scene& scene, int code) {
-  bool known = false;
-  const auto wavelengths = alongBands(scene, known);
+  const BandAxis axis = bandAxis(scene);
   title_->setText(txt("Signatures: %1").arg(txt(titleOf(scene.state))));
-  chart_->show(known_->set, wavelengths, bench_.study().legend, code, known ? "nm" : "");
+  chart_->show(known_->set, axis.at, bench_.study().legend, code, axis.byWavelength ? "nm" : "");
 }
 
 void SignaturesPanel::showBands(const Signature& c) {

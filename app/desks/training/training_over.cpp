@@ -37,16 +37,4 @@ QString sourceOfSamples(const Study& study, const Json& step) {
   return q(of.dump());
 }
 
-std::vector<double> alongBands(const Scene& scene, bool& byWavelength) {
-  std::vector<double> along;
-  byWavelength = true;
-  for (const auto& b : scene.bands) {
-    along.push_back(b.wavelength);
-    byWavelength = byWavelength && b.wavelength > 0;
-  }
-  if (!byWavelength)
-    for (size_t i = 0; i < along.size(); ++i) along[i] = static_cast<double>(i + 1);
-  return along;
-}
-
 }  // namespace zp

@@ -21,7 +21,4 @@ Training trainingOver(const Study& study, const Json& step, const Progress& prog
 /// What its samples are drawn from: features, their scenes as they are now, and training.
 QString sourceOfSamples(const Study& study, const Json& step);
 
-/// Where the bands of a scene lie: by wavelength where every band has one, else by number.
-std::vector<double> alongBands(const Scene& scene, bool& byWavelength);
-
 }  // namespace zp
