@@ -121,7 +121,7 @@ TEST_F(TrainingDeskWindow, TheColourOfANewClassFollowsItsNameUntilOneIsChosen) {
   d().click("newClass");
   EXPECT_EQ(said(), "");
   d().press("className", "Forest");
-  EXPECT_EQ(d().find<QPushButton>("classColour")->text(), "#005e45");
+  EXPECT_EQ(d().find<QPushButton>("classColour")->text(), "#009e73");
   d().press("className", "Open water");
   d().click("classKeep");
   EXPECT_EQ(s().legend.classes[0].colour, (Colour{0, 114, 178}));
