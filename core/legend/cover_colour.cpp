@@ -43,15 +43,27 @@ bool tells(std::string_view word, std::string_view cover) {
   return word.starts_with(cover) || word.ends_with(cover);
 }
 
+const Cover* coverOf(const std::string& word) {
+  for (const auto& cover : covers())
+    for (const auto& one : cover.words)
+      if (tells(word, one)) return &cover;
+  return nullptr;
+}
+
+/// A name says in its last word what it is ("broad leaved forest", "river sand"); what stands
+/// behind a comma, a stroke or a bracket is told besides.
 const Cover* coverIn(const std::string& className) {
-  std::string words = lowered(className);
-  const std::string_view between = ",;/()-_";
+  std::string parts = lowered(className);
+  const std::string_view between = ",;/(";
   std::replace_if(
-      words.begin(), words.end(), [&](char c) { return between.find(c) != between.npos; }, ' ');
-  for (const auto& word : split(words, ' '))
-    for (const auto& cover : covers())
-      for (const auto& one : cover.words)
-        if (tells(word, one)) return &cover;
+      parts.begin(), parts.end(), [&](char c) { return between.find(c) != between.npos; }, '(');
+  for (auto& part : split(parts, '(')) {
+    std::replace(part.begin(), part.end(), '_', ' ');
+    std::replace(part.begin(), part.end(), ')', ' ');
+    const auto words = split(part, ' ');
+    for (auto word = words.rbegin(); word != words.rend(); ++word)
+      if (const auto* cover = coverOf(*word)) return cover;
+  }
   return nullptr;
 }
 

@@ -67,6 +67,26 @@ TEST_F(BringInWindow, RolesAreConfirmedBeforeTwoDatesComeIn) {
   EXPECT_EQ(s().scenes.size(), n + 1);
 }
 
+TEST_F(BringInWindow, WhatWasSaidOfFilesHoldsWhenTheyAreOfferedAgain) {
+  deliver();
+  bringFolder();
+  choose("incomingRole-1", "coastal");
+  d().press("incomingName", "June");
+  incoming()->item(1)->setCheckState(Qt::Unchecked);
+  d().click("backToScenes");
+  bringFolder();
+  EXPECT_EQ(d().find<QComboBox>("incomingRole-1")->currentText(), "coastal");
+  EXPECT_EQ(d().find<QLineEdit>("incomingName")->text(), "June");
+  EXPECT_EQ(incoming()->item(1)->checkState(), Qt::Unchecked);
+  // A file that is another one since is looked at anew.
+  d().click("backToScenes");
+  const fs::path changed = folder_ / "in/haven_20310601_B02_10m.tif";
+  fs::last_write_time(changed, fs::last_write_time(changed) + std::chrono::seconds(2));
+  bringFolder();
+  EXPECT_EQ(d().find<QComboBox>("incomingRole-1")->currentText(), "blue");
+  EXPECT_EQ(incoming()->item(1)->checkState(), Qt::Checked);
+}
+
 TEST_F(BringInWindow, AFileThatCannotBeReadStaysOutAndTheRestComesIn) {
   deliver();
   fs::resize_file(folder_ / "in/haven_20310601_B04_10m.tif", 5000);
@@ -185,8 +205,14 @@ TEST_F(BringInWindow, PolygonsBecomeAClassMapOnTheScenesPixels) {
     if (training) incoming()->setCurrentRow(i);
   }
   choose("incomingAs", "a class map");
-  choose("incomingField", "class");
+  // Too early, it is said that they are being read, and no longer when they were.
+  auto* field = d().find<QComboBox>("incomingField");
+  field->setCurrentText("class");
+  Q_EMIT field->activated(field->currentIndex());
+  d().find<QPushButton>("primary")->click();
+  EXPECT_TRUE(said().contains("being read"));
   d().until([&] { return d().find<QTableWidget>("incomingMatch")->rowCount() > 3; }, "the classes");
+  EXPECT_EQ(said(), "");
   const size_t n = d().products();
   d().click("primary");
   d().until([&] { return d().products() == n + 1; }, "the map");

@@ -28,6 +28,15 @@ class EmptyWindow : public ::testing::Test {
     d().until([&] { return w().view().front().of == "preview"; }, "the look");
   }
 
+  void bringMap() {
+    offer(HAVEN "/truth/cover.tif");
+    ASSERT_EQ(d().find<QComboBox>("incomingAs")->currentText(), "a class map");
+    d().until([&] { return d().find<QTableWidget>("incomingMatch")->rowCount() == 9; },
+              "its classes");
+    d().click("primary");
+    d().until([&] { return s().products.size() == 1; }, "the map");
+  }
+
   QTemporaryDir home_;
   std::optional<MainWindow> window_;
   std::optional<Driver> driver_;
@@ -56,12 +65,7 @@ TEST_F(EmptyWindow, TheFirstSceneIsLookedAtInItsOwnSystemAndGoesAgain) {
 }
 
 TEST_F(EmptyWindow, AMapAloneIsShownInItsOwnSystem) {
-  offer(HAVEN "/truth/cover.tif");
-  ASSERT_EQ(d().find<QComboBox>("incomingAs")->currentText(), "a class map");
-  d().until([&] { return d().find<QTableWidget>("incomingMatch")->rowCount() == 9; },
-            "its classes");
-  d().click("primary");
-  d().until([&] { return s().products.size() == 1; }, "the map");
+  bringMap();
   d().until([&] { return w().view().front().of == s().products[0].id; }, "its picture");
   const QString folder = q(s().folder().string());
   for (const bool again : {false, true}) {
@@ -72,6 +76,15 @@ TEST_F(EmptyWindow, AMapAloneIsShownInItsOwnSystem) {
     EXPECT_EQ(w().windowTitle(), "Zany Patch");
     ASSERT_TRUE(w().bench().open(folder));
   }
+}
+
+TEST_F(EmptyWindow, PointsArePlacedAndReadOverAMapAlone) {
+  bringMap();
+  d().stage(4);
+  auto* make = d().find<QPushButton>("primary");
+  d().until([&] { return make->text().contains(" points") && make->isEnabled(); }, "a plan");
+  d().click("primary");
+  d().until([&] { return s().newest(ProductKind::Points) != nullptr; }, "the points");
 }
 
 TEST_F(EmptyWindow, ARowOfTheTimeLineIsCalledByTheFirstWordOfAFileWithoutItsDate) {

@@ -91,9 +91,11 @@ TEST(CoverColour, FitsWhatAClassIsCalled) {
   const Colour blue{0, 114, 178}, yellow{240, 228, 66};
   for (const char* name : {"Water", "Lake, deep", "open water", "Sea", "Flachwasser", "See"})
     EXPECT_EQ(of(name), blue) << name;
-  for (const char* name : {"Crop", "Dry fields", "Äcker", "Ackerland"})
+  for (const char* name : {"Crop", "Dry fields", "Äcker", "Ackerland", "Field (wet sand)"})
     EXPECT_EQ(of(name), yellow) << name;
-  for (const char* name : {"Forest", "Woodland", "Laubwald", "Grass", "Wiese"}) {
+  for (const char* name :
+       {"Forest", "Woodland", "Laubwald", "Grass", "Wiese", "Broad-leaved forest",
+        "broad leaved forest", "urban_forest", "Snow forest / ice"}) {
     const Colour c = of(name);
     EXPECT_TRUE(c.g > c.r && c.g > c.b) << name << " " << colourText(c);
   }

@@ -30,7 +30,7 @@ void SamplingDesk::showProduct(const QString& id) {
 }
 
 Desk::Missing SamplingDesk::missing() const {
-  if (bench_.currentScene() != nullptr) return {};
+  if (bench_.currentScene() != nullptr || !bench_.anyPicture().none()) return {};
   return {txt("Points are placed over a raster. Bring a scene in first."), txt("Go to scenes"), 0};
 }
 

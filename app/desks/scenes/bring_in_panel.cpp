@@ -179,7 +179,9 @@ void BringInPanel::forget() {
 }
 
 void BringInPanel::offer(std::vector<Incoming> all) {
-  all_ = std::move(all);
+  const std::string files = filesOf(all);
+  if (all_.empty() || files != offered_) all_ = std::move(all);
+  offered_ = files;
   for (auto& one : all_)
     if (one.csv && one.system.isEmpty()) one.system = q(crsName(view_.crs()));
   for (auto& one : all_)
@@ -395,6 +397,7 @@ void BringInPanel::findClasses() {
   classes_.ask([copy = *one](const Progress& progress) { return classesOf(copy, progress); },
                [this, row](const std::vector<std::pair<std::string, std::string>>& theirs) {
                  if (row >= static_cast<int>(all_.size())) return;
+                 Q_EMIT trouble("");  // that they were being read
                  Incoming& into = all_[static_cast<size_t>(row)];
                  into.theirs = theirs;
                  if (theirs.empty()) into.trouble = txt("It holds no classes.").toStdString();

@@ -10,6 +10,7 @@ class BringInPanel : public Panel {
   Q_OBJECT
  public:
   BringInPanel(Workbench& bench, MapView& view);
+  /// What was said of the same files, when they were looked at and not brought in, still holds.
   void offer(std::vector<Incoming> all);
   void refresh() override;
   void leave() override;
@@ -52,6 +53,7 @@ class BringInPanel : public Panel {
   MapView& view_;
   Latest classes_, layer_;
   std::vector<Incoming> all_;
+  std::string offered_;  // of which files
   std::vector<ViewShape> shapes_;
   bool filling_ = false, looking_ = false;
   QLabel *about_, *note_;

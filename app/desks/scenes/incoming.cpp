@@ -5,6 +5,7 @@
 #include "base/error.h"
 #include "base/text.h"
 #include "index/import_classes.h"
+#include "legend/cover_colour.h"
 #include "look/look.h"
 #include "radar/decibels.h"
 
@@ -83,8 +84,9 @@ void addTable(const fs::path& file, std::vector<Incoming>& all) {
   all.push_back(std::move(one));
 }
 
-/// The colour a raster gives a class, or a suggested one.
-Colour colourOf(const Incoming& one, const std::string& theirs, size_t n) {
+/// The colour a raster gives a class, or one that fits its name beside those of the legend.
+Colour colourOf(const Incoming& one, const std::string& theirs, const std::string& name,
+                const Legend& legend) {
   if (one.layer.empty()) {
     const RasterFile file(one.scene.bands[0].file);
     const auto& colours = file.facts(1).colours;
@@ -93,7 +95,7 @@ Colour colourOf(const Incoming& one, const std::string& theirs, size_t n) {
       return {static_cast<uint8_t>(at->second[0]), static_cast<uint8_t>(at->second[1]),
               static_cast<uint8_t>(at->second[2])};
   }
-  return suggestedColour(n);
+  return colourFor(name, legend.classes, legend.classes.size());
 }
 
 bool isDate(const QString& text) {
@@ -139,6 +141,17 @@ bool isPlain(const std::vector<Incoming>& all) {
   const bool item = lowered(one.draft.files[0].extension().string()) == ".json";
   return item || (one.draft.files.size() == 1 && !one.asksForPower &&
                   one.scene.roles().size() == one.scene.bands.size());
+}
+
+std::string filesOf(const std::vector<Incoming>& all) {
+  std::string as;
+  for (const auto& one : all)
+    for (const auto& file : one.draft.files) {
+      std::error_code none;
+      as += fmt::format("{}|{}|{}\n", file.string(), fs::file_size(file, none),
+                        fs::last_write_time(file, none).time_since_epoch().count());
+    }
+  return as;
 }
 
 void reopen(Incoming& one) {
@@ -224,7 +237,7 @@ Json classesStep(const Incoming& one, const std::string& scene, Legend& legend) 
                        ? theirs
                        : legend.firstFreeCode();
       added.name = name.empty() ? txt("class %1").arg(q(code)).toStdString() : name;
-      added.colour = colourOf(one, code, legend.classes.size());
+      added.colour = colourOf(one, code, name, legend);
       ours = added.code;
       legend.add(added);
     }

@@ -38,6 +38,9 @@ std::vector<Incoming> lookAtFiles(const QStringList& paths);
 /// Whether it says all there is to know, so that nothing has to be confirmed.
 bool isPlain(const std::vector<Incoming>& all);
 
+/// Which files they are, with size and time, to tell whether the same ones are offered again.
+std::string filesOf(const std::vector<Incoming>& all);
+
 /// Opens its files anew, as they are grouped and named now; `trouble` says when that does not go.
 void reopen(Incoming& incoming);
 
