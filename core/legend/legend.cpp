@@ -3,6 +3,7 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <cmath>
 
 #include "base/error.h"
 #include "base/text.h"
@@ -186,7 +187,7 @@ int classCode(const std::string& text, const std::string& where) {
   auto code = parseInteger(trimmed(text));
   if (!code) {
     const auto real = parseNumber(trimmed(text));
-    if (real && *real == static_cast<double>(static_cast<long long>(*real)))
+    if (real && *real >= 1 && *real <= 65535 && *real == std::floor(*real))
       code = static_cast<long long>(*real);
   }
   if (!code || *code < 1 || *code > 65535)

@@ -237,6 +237,7 @@ TEST(Legend, RefusesWrongCodesAndColours) {
   EXPECT_NE(sentenceOf([] { colourFrom("#12345"); }).find("#rrggbb"), std::string::npos);
   EXPECT_NE(sentenceOf([] { classCode("2.5", "row 1"); }).find("row 1"), std::string::npos);
   EXPECT_EQ(classCode("4.0", ""), 4);
+  EXPECT_NE(sentenceOf([] { classCode("1e184", "row 2"); }).find("row 2"), std::string::npos);
 }
 
 TEST(Legend, FileAndBack) {
