@@ -1,5 +1,6 @@
 // What comes in: deliveries with guessed bands, class maps and quantities, and the archive with an
 // outage, worked by mouse and keys.
+#include "base/text.h"
 #include "legend/class_map.h"
 #include "scene/catalogue.h"
 #include "support/rasters.h"
@@ -193,6 +194,29 @@ TEST_F(BringInWindow, AClassMapMadeElsewhereIsMatchedWithTheLegend) {
   std::vector<uint16_t> ours(3);
   RasterFile(map.file).readCodes(1, {0, 0, 3, 1}, ours.data());
   EXPECT_EQ(ours, (std::vector<uint16_t>{4, 1, 13}));
+}
+
+// A class that theirs was to become may be gone from the legend when they come in.
+TEST_F(BringInWindow, WhatAClassThatIsGoneWasToTakeBecomesANewOne) {
+  const auto bring = [&] {
+    whenAskedForAFile(HAVEN "/truth/cover.tif");
+    d().click("bringFiles");
+    d().settle();
+    d().until([&] { return d().find<QTableWidget>("incomingMatch")->rowCount() == 9; },
+              "their classes");
+  };
+  bring();
+  ASSERT_EQ(d().find<QComboBox>("ours-4")->currentData().toInt(), 4);
+  d().click("backToScenes");
+  Legend without = s().legend;
+  const std::string name = without.find(4)->name;
+  std::erase_if(without.classes, [](const auto& c) { return c.code == 4; });
+  w().bench().setLegend(without, "remove");
+  bring();
+  EXPECT_EQ(d().find<QComboBox>("ours-4")->currentText(), "a new class");
+  d().make("primary", "the map");
+  ASSERT_NE(s().legend.find(4), nullptr);
+  EXPECT_EQ(lowered(s().legend.find(4)->name), lowered(name));
 }
 
 TEST_F(BringInWindow, PolygonsBecomeAClassMapOnTheScenesPixels) {

@@ -83,8 +83,16 @@ TEST_F(EmptyWindow, PointsArePlacedAndReadOverAMapAlone) {
   d().stage(4);
   auto* make = d().find<QPushButton>("primary");
   d().until([&] { return make->text().contains(" points") && make->isEnabled(); }, "a plan");
-  d().click("primary");
-  d().until([&] { return s().newest(ProductKind::Points) != nullptr; }, "the points");
+  d().make("primary", "the points");
+  ASSERT_NE(s().newest(ProductKind::Points), nullptr);
+  d().click("pageReadings");
+  d().make("primary", "the readings");
+  const auto* readings = s().newest(ProductKind::Table);
+  ASSERT_NE(readings, nullptr);
+  const Table table = readTable(readings->file.string());
+  const size_t column = table.column(s().products[0].name);
+  ASSERT_FALSE(table.rows.empty());
+  for (const auto& row : table.rows) EXPECT_FALSE(row[column].empty());
 }
 
 TEST_F(EmptyWindow, ARowOfTheTimeLineIsCalledByTheFirstWordOfAFileWithoutItsDate) {

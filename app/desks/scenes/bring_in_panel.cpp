@@ -381,8 +381,7 @@ QComboBox* BringInPanel::oursBox(const Incoming& one, const std::string& code) {
     choice->addItem(swatch(toQt(c.colour)), QString("%1  %2").arg(c.code).arg(q(c.name)), c.code);
   choice->addItem(txt("a new class"), kNewClass);
   choice->addItem(txt("leave out"), kLeaveOut);
-  const auto at = one.ours.find(code);
-  choice->setCurrentIndex(choice->findData(at == one.ours.end() ? kNewClass : at->second));
+  choice->setCurrentIndex(choice->findData(becomes(one, code, bench_.study().legend)));
   connect(choice, &QComboBox::activated, this, [this, code, choice] {
     change([&](Incoming& now) { now.ours[code] = choice->currentData().toInt(); });
   });

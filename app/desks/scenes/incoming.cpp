@@ -189,6 +189,13 @@ std::vector<std::pair<std::string, std::string>> classesOf(const Incoming& one,
   return classesIn(readLayer(one.layer), one.field.toStdString());
 }
 
+int becomes(const Incoming& one, const std::string& theirs, const Legend& legend) {
+  const auto said = one.ours.find(theirs);
+  if (said == one.ours.end()) return kNewClass;
+  return said->second == kLeaveOut || legend.find(said->second) != nullptr ? said->second
+                                                                           : kNewClass;
+}
+
 QString whatItIs(const Incoming& one) {
   switch (one.as) {
     case Incoming::As::ClassMap:
@@ -226,9 +233,10 @@ QString missingOf(const Incoming& one) {
 }
 
 Json classesStep(const Incoming& one, const std::string& scene, Legend& legend) {
+  const Legend before = legend;  // a class that is added here is not one of those said
   Json match = Json::object();
   for (const auto& [code, name] : one.theirs) {
-    int ours = one.ours.at(code);
+    int ours = becomes(one, code, before);
     if (ours == kLeaveOut) continue;
     if (ours == kNewClass) {
       const int theirs = static_cast<int>(parseInteger(code).value_or(0));

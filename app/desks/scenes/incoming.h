@@ -58,6 +58,9 @@ QString missingOf(const Incoming& incoming);
 /// What a class of theirs becomes beside a class of ours, which is told by its code.
 inline constexpr int kLeaveOut = 0, kNewClass = -1;
 
+/// What one of their classes becomes: as said, or a new class where the legend has no such one now.
+int becomes(const Incoming& incoming, const std::string& theirs, const Legend& legend);
+
 /// Their classes, with names; reads the whole file. For any thread.
 std::vector<std::pair<std::string, std::string>> classesOf(const Incoming& incoming,
                                                            const Progress& progress);
