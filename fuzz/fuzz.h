@@ -8,6 +8,7 @@
 #include <string>
 
 #include "base/error.h"
+#include "base/json.h"
 
 /// Bad input ends in an Error, which is a sentence; anything else is found.
 template <class F>
@@ -18,6 +19,12 @@ int onlyErrors(const uint8_t* data, size_t size, F read) {
     if (std::string(e.what()).empty()) __builtin_trap();
   }
   return 0;
+}
+
+/// What was read can be written down in a study.
+template <class T>
+void writtenDown(const T& read) {
+  zp::Json(read).dump();  // throws where a text is no UTF-8
 }
 
 /// A folder of this process, for readers that take a file; below TMPDIR.

@@ -10,6 +10,9 @@ extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
       if (ending == known) {
         const auto file = written("layer." + ending, text);
         zp::Layer layer = zp::readLayer(file.string());
+        writtenDown(layer.name);
+        writtenDown(layer.table.columns);
+        writtenDown(layer.table.rows);
         for (auto& shape : layer.shapes) shape.extent();
       }
   });

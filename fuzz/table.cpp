@@ -9,7 +9,10 @@ extern "C" int LLVMFuzzerTestOneInput(const uint8_t* data, size_t size) {
   return onlyErrors(data, size, [](std::string text) {
     const std::string formula = takeLine(text);
     const auto file = written("table.csv", text);
-    zp::Sheet sheet = zp::sheetOf(zp::readCsv(file, zp::dialectOf(file), 1000));
+    const zp::Table read = zp::readCsv(file, zp::dialectOf(file), 1000);
+    writtenDown(read.columns);
+    writtenDown(read.rows);
+    zp::Sheet sheet = zp::sheetOf(read);
     const std::string first = sheet.columns[0].name;
     zp::applyEdit(sheet, {{"sort", first}, {"down", true}});
     zp::groupRows(sheet, {first}, {});

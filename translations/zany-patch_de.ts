@@ -8132,6 +8132,10 @@ Wald               0      3     27</translation>
       <translation>Die häufigste Klasse, in Klassenkarten</translation>
     </message>
     <message>
+      <source>The name “{}” is no UTF-8, so that it cannot be written down; rename the file or its folder.</source>
+      <translation>Der Name „{}“ ist kein UTF-8 und lässt sich deshalb nicht aufschreiben; benennen Sie die Datei oder ihren Ordner um.</translation>
+    </message>
+    <message>
       <source>The names of the scenes that count, parted by spaces.</source>
       <translation>Die Namen der Szenen, die zählen, durch Leerzeichen getrennt.</translation>
     </message>

@@ -189,7 +189,8 @@ QFont figureFont(double points) {
   return f;
 }
 
-QIcon icon(const QString& name) {
+namespace {
+QIcon drawnIcon(const QString& name) {
   QFile file(":/icons/" + name + ".svg");
   if (!file.open(QIODevice::ReadOnly)) return {};
   const QByteArray source = file.readAll();
@@ -209,6 +210,14 @@ QIcon icon(const QString& name) {
     }
   }
   return out;
+}
+}  // namespace
+
+QIcon icon(const QString& name) {
+  static auto& drawn = *new QHash<QString, QIcon>;  // outlives the application
+  const QString key = name + tokens().text.name() + tokens().second.name();
+  if (!drawn.contains(key)) drawn[key] = drawnIcon(name);
+  return drawn[key];
 }
 
 QColor toQt(Colour c) {

@@ -97,7 +97,8 @@ QFrame* hairline() {
   return f;
 }
 
-QIcon swatch(const QColor& colour, int size) {
+namespace {
+QIcon drawnSwatch(const QColor& colour, int size) {
   QPixmap map(size * 2, size * 2);
   map.fill(Qt::transparent);
   QPainter p(&map);
@@ -110,6 +111,14 @@ QIcon swatch(const QColor& colour, int size) {
   QIcon out(map);
   out.addPixmap(map, QIcon::Selected);  // a chosen row leaves the colour as it is
   return out;
+}
+}  // namespace
+
+QIcon swatch(const QColor& colour, int size) {
+  static auto& drawn = *new QHash<std::pair<QRgb, int>, QIcon>;  // outlives the application
+  const std::pair key(colour.rgba(), size);
+  if (!drawn.contains(key)) drawn[key] = drawnSwatch(colour, size);
+  return drawn[key];
 }
 
 QVBoxLayout* columnIn(QWidget* holder, int spacing) {

@@ -309,6 +309,7 @@ void MainWindow::studyChanged() {
     view_->setShapes({});
     view_->setPoints({});
     trail_->setStudy(txt("No study"), txt("Ctrl N makes one"));
+    trail_->setCurrent(-1);
     setWindowTitle("Zany Patch");
     return updateTrail();
   }

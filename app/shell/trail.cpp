@@ -53,6 +53,7 @@ void Trail::setStations(const std::vector<Station>& stations) {
 
 void Trail::setCurrent(int index) {
   current_ = index;
+  setFocusPolicy(index < 0 ? Qt::NoFocus : Qt::StrongFocus);
   update();
   spokenChanged(this);
 }
@@ -124,7 +125,7 @@ void Trail::paintEvent(QPaintEvent*) {
       p.setBrush(t.warning);
       p.drawPolygon(QPolygonF({c + QPointF(4, -10), c + QPointF(12, -10), c + QPointF(8, -3)}));
     }
-    p.setPen(here ? t.text : t.text);
+    p.setPen(t.text);
     p.setFont(textFont(10, here ? QFont::DemiBold : QFont::Normal));
     const QRectF box(c.x() - 70, kLine + 10, 140, 18);
     p.drawText(box, Qt::AlignCenter, s.name);

@@ -18,6 +18,7 @@ class Trail : public QWidget, public Spoken {
 
   explicit Trail(QWidget* parent = nullptr);
   void setStations(const std::vector<Station>& stations);
+  /// −1: none, and no keys are taken.
   void setCurrent(int index);
   int current() const { return current_; }
   /// `trouble`: the state is nothing that one may overlook.
@@ -42,7 +43,7 @@ class Trail : public QWidget, public Spoken {
  private:
   double stationX(int index) const;
   std::vector<Station> stations_;
-  int current_ = 0;
+  int current_ = -1;
   QToolButton* study_;
   QLabel* state_;
   QLineEdit* find_;

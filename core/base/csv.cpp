@@ -28,18 +28,6 @@ std::ifstream opened(const std::filesystem::path& file) {
   return in;
 }
 
-bool isUtf8(const std::string& text) {
-  for (size_t i = 0; i < text.size();) {
-    const auto c = static_cast<unsigned char>(text[i++]);
-    if (c < 0x80) continue;
-    const int more = c >> 5 == 6 ? 1 : c >> 4 == 14 ? 2 : c >> 3 == 30 ? 3 : 0;
-    if (more == 0) return false;
-    for (int k = 0; k < more; ++k, ++i)
-      if (i == text.size() || (static_cast<unsigned char>(text[i]) & 0xC0) != 0x80) return false;
-  }
-  return true;
-}
-
 /// Reads record by record and knows where it is.
 class Reader {
  public:

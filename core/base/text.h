@@ -18,6 +18,11 @@ std::string readable(double value);
 std::optional<double> parseNumber(std::string_view text);
 std::optional<long long> parseInteger(std::string_view text);
 
+/// Whether it is well-formed UTF-8, as the Unicode standard has it in its table 3-7.
+bool isUtf8(std::string_view text);
+/// What a file says, as UTF-8: taken for ISO 8859-1 where it is none.
+std::string asUtf8(std::string_view text);
+
 std::string trimmed(std::string_view text);
 std::string lowered(std::string_view text);
 std::vector<std::string> split(std::string_view text, char separator);

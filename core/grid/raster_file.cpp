@@ -10,6 +10,7 @@
 #include "base/cpu.h"
 #include "base/error.h"
 #include "base/nan.h"
+#include "base/text.h"
 #include "grid/gdal_start.h"
 #include "grid/stored_values_kernel.h"
 
@@ -53,7 +54,7 @@ bool fitsFloat(NumberType t) {
 
 BandFacts factsOf(GDALRasterBand& band, int number, const std::string& path) {
   BandFacts f;
-  f.name = band.GetDescription();
+  f.name = asUtf8(band.GetDescription());
   if (f.name.empty()) f.name = fmt::format("band {}", number);
   f.type = numberType(band.GetRasterDataType(), path);
   int has = 0;
@@ -63,18 +64,18 @@ BandFacts factsOf(GDALRasterBand& band, int number, const std::string& path) {
   if (has != 0 && scale != 0 && std::isfinite(scale)) f.scale = scale;
   const double offset = band.GetOffset(&has);
   if (has != 0 && std::isfinite(offset)) f.offset = offset;
-  if (const char* unit = band.GetUnitType()) f.unit = unit;
+  if (const char* unit = band.GetUnitType()) f.unit = asUtf8(unit);
   f.alpha = band.GetColorInterpretation() == GCI_AlphaBand;
   f.masked = !f.alpha && (band.GetMaskFlags() & (GMF_PER_DATASET | GMF_ALPHA)) != 0;
   char** items = band.GetMetadata();
   for (int i = 0; items != nullptr && items[i] != nullptr; ++i) {
     char* key = nullptr;
     const char* value = CPLParseNameValue(items[i], &key);
-    if (key != nullptr && value != nullptr) f.metadata[key] = value;
+    if (key != nullptr && value != nullptr) f.metadata[asUtf8(key)] = asUtf8(value);
     CPLFree(key);
   }
   char** names = band.GetCategoryNames();
-  for (int i = 0; names != nullptr && names[i] != nullptr; ++i) f.categories.emplace_back(names[i]);
+  for (int i = 0; names != nullptr && names[i] != nullptr; ++i) f.categories.push_back(asUtf8(names[i]));
   if (const GDALColorTable* table = band.GetColorTable()) {
     for (int i = 0; i < table->GetColorEntryCount(); ++i) {
       const GDALColorEntry* c = table->GetColorEntry(i);
@@ -169,7 +170,7 @@ RasterFile::RasterFile(const std::filesystem::path& path) : path_(path) {
   grid_.georeferenced = dataset_->GetGeoTransform(grid_.transform.data()) == CE_None;
   if (!grid_.georeferenced) grid_.transform = {0, 1, 0, 0, 0, -1};
   const char* wkt = dataset_->GetProjectionRef();
-  if (grid_.georeferenced && wkt != nullptr) grid_.crs = wkt;
+  if (grid_.georeferenced && wkt != nullptr) grid_.crs = asUtf8(wkt);
   for (int b = 1; b <= dataset_->GetRasterCount(); ++b)
     facts_.push_back(factsOf(*dataset_->GetRasterBand(b), b, path.string()));
   findAlpha();
@@ -205,7 +206,7 @@ std::map<std::string, std::string> RasterFile::metadata() const {
   for (int i = 0; items != nullptr && items[i] != nullptr; ++i) {
     char* key = nullptr;
     const char* value = CPLParseNameValue(items[i], &key);
-    if (key != nullptr && value != nullptr) all[key] = value;
+    if (key != nullptr && value != nullptr) all[asUtf8(key)] = asUtf8(value);
     CPLFree(key);
   }
   return all;

@@ -52,7 +52,7 @@ std::pair<fs::path, std::string> splitLayerName(const std::string& name) {
 
 OGRLayer& pickLayer(GDALDataset& d, const fs::path& file, const std::string& wanted) {
   std::vector<std::string> names;
-  for (int i = 0; i < d.GetLayerCount(); ++i) names.emplace_back(d.GetLayer(i)->GetName());
+  for (int i = 0; i < d.GetLayerCount(); ++i) names.push_back(asUtf8(d.GetLayer(i)->GetName()));
   if (wanted.empty()) {
     if (names.size() > 1)
       throw Error("“{0}” has several layers ({1}); name one as {0}:LAYER.", file.string(),
@@ -156,7 +156,7 @@ std::vector<std::pair<std::string, size_t>> layersOf(const fs::path& file) {
   const Dataset d = openVector(file);
   std::vector<std::pair<std::string, size_t>> out;
   for (int i = 0; i < d->GetLayerCount(); ++i)
-    out.emplace_back(d->GetLayer(i)->GetName(),
+    out.emplace_back(asUtf8(d->GetLayer(i)->GetName()),
                      static_cast<size_t>(std::max<GIntBig>(0, d->GetLayer(i)->GetFeatureCount())));
   return out;
 }
@@ -172,7 +172,7 @@ Layer readLayer(const std::string& name, const std::string& crs) {
   const Dataset d = openVector(file);
   OGRLayer& source = pickLayer(*d, file, wanted);
   Layer layer;
-  layer.name = source.GetName();
+  layer.name = asUtf8(source.GetName());
   const auto* srs = source.GetSpatialRef();
   // GeoPackage says “Undefined …” for a layer whose system nobody gave.
   const bool named = srs != nullptr &&
@@ -180,12 +180,12 @@ Layer readLayer(const std::string& name, const std::string& crs) {
   if (named) {
     char* wkt = nullptr;
     srs->exportToWkt(&wkt);
-    layer.crs = wkt != nullptr ? wkt : "";
+    layer.crs = asUtf8(wkt != nullptr ? wkt : "");
     CPLFree(wkt);
   }
   auto& definition = *source.GetLayerDefn();
   for (int i = 0; i < definition.GetFieldCount(); ++i)
-    layer.table.columns.emplace_back(definition.GetFieldDefn(i)->GetNameRef());
+    layer.table.columns.push_back(asUtf8(definition.GetFieldDefn(i)->GetNameRef()));
   GdalMessages messages;
   for (auto& feature : source) {
     std::vector<std::string> cells;
@@ -196,7 +196,7 @@ Layer readLayer(const std::string& name, const std::string& crs) {
       else if (real)
         cells.push_back(shortest(feature->GetFieldAsDouble(i)));
       else
-        cells.emplace_back(feature->GetFieldAsString(i));
+        cells.push_back(asUtf8(feature->GetFieldAsString(i)));
     }
     layer.table.rows.push_back(std::move(cells));
     layer.shapes.emplace_back();

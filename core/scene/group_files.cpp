@@ -48,7 +48,7 @@ bool isItem(const fs::path& file) {
 }
 
 SceneDraft alone(const fs::path& file) {
-  const std::string stem = file.stem().string();
+  const std::string stem = asUtf8(file.stem().string());
   return {stem, dateIn(stem), {file}, {}, {}};
 }
 
@@ -80,7 +80,7 @@ std::vector<SceneDraft> groupFiles(const std::vector<fs::path>& paths) {
       drafts.push_back(alone(file));
       continue;
     }
-    const std::string stem = file.stem().string();
+    const std::string stem = asUtf8(file.stem().string());
     const BandName name = bandNameOf(stem);
     if (name.band.empty() && !name.quality) {
       drafts.push_back(alone(file));

@@ -78,7 +78,7 @@ void appendBands(Scene& scene, const fs::path& path, bool oneOfMany) {
     band.number = b;
     const auto& facts = file.facts(b);
     const bool named = facts.name.rfind("band ", 0) != 0;
-    band.name = oneOfMany && !named ? path.stem().string() : facts.name;
+    band.name = oneOfMany && !named ? asUtf8(path.stem().string()) : facts.name;
     // A scene we made says itself what its bands are.
     if (const auto role = facts.metadata.find("role"); role != facts.metadata.end())
       band.role = roleIn(role->second);
@@ -208,8 +208,7 @@ Scene openScene(const fs::path& path, const SceneOptions& options) {
   Scene scene;
   if (fs::is_directory(path, ec)) {
     scene = openScene(filesIn(path));
-    scene.name =
-        path.has_filename() ? path.filename().string() : path.parent_path().filename().string();
+    scene.name = asUtf8((path.has_filename() ? path : path.parent_path()).filename().string());
     if (const std::string date = dateIn(scene.name); !date.empty()) scene.date = date;
   } else if (lowered(path.extension().string()) == ".json") {
     scene = openStacItem(path);
@@ -223,7 +222,7 @@ Scene openScene(const fs::path& path, const SceneOptions& options) {
 Scene openScene(const std::vector<fs::path>& files, const SceneOptions& options) {
   if (files.empty()) throw Error("No file was chosen; choose one or more rasters.");
   Scene scene;
-  scene.name = files[0].stem().string();
+  scene.name = asUtf8(files[0].stem().string());
   scene.date = dateIn(scene.name);
   for (const auto& file : files) {
     const auto parts = rastersIn(file);
@@ -328,12 +327,29 @@ QualityBand qualityOf(const Json& j, const fs::path& base) {
 
 }  // namespace
 
-Json toJson(const Scene& scene, const fs::path& base) {
-  const auto relative = [&](const fs::path& file) {
-    const fs::path whole = fs::absolute(file).lexically_normal();
-    const fs::path r = whole.lexically_relative(base);
-    return r.empty() || *r.begin() == ".." ? whole.string() : r.generic_string();
+namespace {
+std::string namedFrom(const fs::path& base, const fs::path& file) {
+  const fs::path whole = fs::absolute(file).lexically_normal();
+  const fs::path r = whole.lexically_relative(base);
+  return r.empty() || *r.begin() == ".." ? whole.string() : r.generic_string();
+}
+}  // namespace
+
+void requireNames(const Scene& scene, const fs::path& base) {
+  const auto require = [&](const fs::path& file) {
+    const std::string name = file.empty() ? "" : namedFrom(base, file);
+    if (!isUtf8(name))
+      throw Error(
+          "The name “{}” is no UTF-8, so that it cannot be written down; rename the file or its "
+          "folder.",
+          asUtf8(name));
   };
+  for (const auto& b : scene.bands) require(b.file);
+  require(scene.quality.file);
+}
+
+Json toJson(const Scene& scene, const fs::path& base) {
+  const auto relative = [&](const fs::path& file) { return namedFrom(base, file); };
   Json bands = Json::array();
   for (const auto& b : scene.bands) {
     Json one = {{"file", relative(b.file)},

@@ -136,6 +136,8 @@ bool looksLikeRaster(const std::filesystem::path& file);
 /// file does.
 std::vector<std::filesystem::path> withoutPreviews(const std::vector<std::filesystem::path>& files);
 
+/// Error when a file of the scene has a name that cannot be written down: one that is no UTF-8.
+void requireNames(const Scene& scene, const std::filesystem::path& base = {});
 /// With files below `base` named from there.
 Json toJson(const Scene& scene, const std::filesystem::path& base);
 /// Exception of the JSON library: not complete. The files need not be there.

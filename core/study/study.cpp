@@ -258,6 +258,7 @@ std::string Study::takeId(const std::string& prefix) {
 }
 
 std::string Study::addScene(Scene s) {
+  requireNames(s, folder_);
   const std::string id = takeId("s");
   scenes.push_back({id, std::move(s), 1, ""});
   return id;

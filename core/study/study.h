@@ -90,6 +90,7 @@ class Study {
   /// The newest product of a kind; nullptr when there is none.
   const Product* newest(ProductKind kind) const;
 
+  /// Its id. Error: a file of it cannot be named in the study.
   std::string addScene(Scene scene);
   /// One of kind Scene brings its scene with it.
   std::string addProduct(Product product);

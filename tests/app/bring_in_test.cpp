@@ -183,6 +183,17 @@ TEST_F(BringInWindow, AClassMapMadeElsewhereIsMatchedWithTheLegend) {
   EXPECT_EQ(d().find<QComboBox>("ours-12")->currentData().toInt(), 1);
   EXPECT_EQ(d().find<QComboBox>("ours-13")->currentText(), "a new class");
   look("incoming-classes");
+  // In view it has the colours it will have, and no pixel of what is left out.
+  const auto shown = [&](int code) { return w().view().front().legend.find(code); };
+  ASSERT_NE(shown(11), nullptr);
+  EXPECT_EQ(shown(11)->colour, s().legend.find(4)->colour);
+  ASSERT_NE(shown(13), nullptr);
+  EXPECT_EQ(shown(13)->colour, (Colour{10, 200, 30}));
+  choose("ours-12", "leave out");
+  EXPECT_EQ(shown(12), nullptr);
+  choose("ours-12", "1  ");
+  ASSERT_NE(shown(12), nullptr);
+  EXPECT_EQ(shown(12)->name, s().legend.find(1)->name);
   const size_t n = d().products();
   d().click("primary");
   d().until([&] { return d().products() == n + 1; }, "the map");

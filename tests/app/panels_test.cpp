@@ -17,6 +17,59 @@ class PanelsWindow : public RealWindow {
     return {};
   }
   QPushButton* primary() { return d().find("primary"); }
+  /// Those of the pages of a stage that are offered.
+  QList<QPushButton*> chips() {
+    QList<QPushButton*> all;
+    for (auto* panel : w().findChildren<Panel*>())
+      for (auto* chip : w().findChildren<QPushButton*>(panel->property("openedBy").toString()))
+        if (chip->isVisible() && panel->property("openedBy").isValid()) all << chip;
+    return all;
+  }
+  /// Something else of the study changes while one writes there, and one writes on.
+  void expectKept(QWidget* place, const std::string& where) {
+    const auto text = [](QWidget* at) {
+      const auto* line = qobject_cast<QLineEdit*>(at);
+      return line != nullptr ? line->text() : qobject_cast<QPlainTextEdit*>(at)->toPlainText();
+    };
+    const QPointer<QWidget> field(place);
+    const std::string what =
+        where + ": " + (field->objectName() + " in " + field->parent()->objectName()).toStdString();
+    field->setFocus();
+    const QString before = text(field);
+    QTest::keyClicks(field, "7");
+    const QString written = text(field);
+    if (written == before) return;  // a number that takes no digit more
+    Q_EMIT w().bench().changed();
+    ASSERT_FALSE(field.isNull()) << what << " is gone";
+    EXPECT_EQ(text(field).toStdString(), written.toStdString()) << what;
+    EXPECT_TRUE(field->hasFocus()) << what;
+    QTest::keyClick(field, Qt::Key_Backspace);
+    ++kept_;
+  }
+  void expectAllKept(const std::string& where) {
+    QList<QPointer<QWidget>> places;
+    for (auto* one : w().findChildren<QLineEdit*>())
+      if (one->isVisible() && one->isEnabled() && !one->isReadOnly()) places << one;
+    for (auto* one : w().findChildren<QPlainTextEdit*>())
+      if (one->isVisible() && one->isEnabled() && !one->isReadOnly()) places << one;
+    for (const auto& place : places)
+      if (!place.isNull() && place->isVisible()) expectKept(place, where);
+    for (auto* table : w().findChildren<QTableWidget*>()) {
+      if (!table->isVisible() || table->editTriggers() == QAbstractItemView::NoEditTriggers)
+        continue;
+      for (int c = 0; c < table->columnCount() && table->rowCount() > 0; ++c) {
+        auto* item = table->item(0, c);
+        if (item == nullptr || (item->flags() & Qt::ItemIsEditable) == 0) continue;
+        table->editItem(item);
+        auto* editor = qobject_cast<QLineEdit*>(QApplication::focusWidget());
+        if (editor == nullptr || !table->isAncestorOf(editor)) continue;
+        expectKept(editor, where + " " + table->objectName().toStdString());
+        if (auto* now = QApplication::focusWidget(); table->isAncestorOf(now))
+          QTest::keyClick(now, Qt::Key_Escape);
+      }
+    }
+  }
+  int kept_ = 0;
   /// The button can be pressed, or it is said why not.
   void expectAllSaid(const std::string& where) {
     EXPECT_FALSE(primary()->text().isEmpty()) << where;
@@ -74,6 +127,23 @@ TEST_F(PanelsWindow, WhatIsMissingGoesOnceItIsThere) {
   ticks->item(1)->setCheckState(Qt::Checked);
   EXPECT_EQ(need(), "");
   EXPECT_TRUE(primary()->isEnabled());
+}
+
+/// Something else may end while one writes.
+TEST_F(PanelsWindow, WhatOneIsWritingStaysWhenTheStudyChanges) {
+  makeMap();
+  makePoints("3");
+  for (int stage = 0; stage < 6; ++stage) {
+    d().stage(stage);
+    const auto all = chips();
+    if (all.isEmpty()) expectAllKept(std::to_string(stage));
+    for (auto* chip : all) {
+      chip->click();
+      d().settle();
+      expectAllKept(std::to_string(stage) + " " + chip->objectName().toStdString());
+    }
+  }
+  EXPECT_GT(kept_, 25);
 }
 
 TEST_F(PanelsWindow, WhatAPageSaidGoesWithIt) {

@@ -96,12 +96,14 @@ TEST_F(Studies, ThePictureInViewGoesOut) {
 TEST_F(Studies, ClosingLeavesAWayBackIn) {
   menu("Close the study");
   EXPECT_FALSE(w().bench().hasStudy());
+  EXPECT_EQ(w().trail().current(), -1);  // no stage is where one is
   EXPECT_TRUE(d().find("newStudy")->isEnabled());
   for (auto k : {Qt::Key_F1, Qt::Key_F4, Qt::Key_X, Qt::Key_C, Qt::Key_0}) key(k);
   EXPECT_FALSE(w().bench().hasStudy());
   ASSERT_TRUE(w().bench().open(study()));
   d().settle();
   EXPECT_EQ(s().name, "Ondrey Haven");
+  EXPECT_GE(w().trail().current(), 0);
 }
 
 TEST_F(Studies, NothingOfOneStudyShowsInTheNext) {

@@ -1,3 +1,5 @@
+#include <iconv.h>
+
 #include <fstream>
 
 #include "base/disk_space.h"
@@ -123,6 +125,44 @@ TEST(Text, NearestNameOnlyWhenNear) {
   EXPECT_EQ(nearestName("redd", {"red", "green", "nir"}), "red");
   EXPECT_EQ(nearestName("NIR", {"red", "green", "nir"}), "nir");
   EXPECT_EQ(nearestName("temperature", {"red", "nir"}), "");
+}
+
+/// What the C library makes of it; it refuses halves of pairs and what lies beyond U+10FFFF.
+bool byIconv(const std::string& text) {
+  static const iconv_t way = iconv_open("UTF-32", "UTF-8");
+  char out[64];
+  char *from = const_cast<char*>(text.data()), *to = out;
+  size_t left = text.size(), room = sizeof out;
+  iconv(way, nullptr, nullptr, nullptr, nullptr);
+  return iconv(way, &from, &left, &to, &room) != static_cast<size_t>(-1);
+}
+
+TEST(Text, Utf8IsWhatTheStandardSays) {
+  std::vector<char> edges;
+  for (const int byte :
+       {0x00, 0x41, 0x7F, 0x80, 0x8F, 0x90, 0x9F, 0xA0, 0xBF, 0xC0, 0xC1, 0xC2, 0xDF,
+        0xE0, 0xE1, 0xEC, 0xED, 0xEE, 0xEF, 0xF0, 0xF1, 0xF3, 0xF4, 0xF5, 0xFF})
+    edges.push_back(static_cast<char>(byte));
+  int good = 0, wrong = 0;
+  const auto tryOne = [&](const std::string& text) {
+    good += isUtf8(text);
+    wrong += isUtf8(text) != byIconv(text);
+  };
+  for (const char a : edges)
+    for (const char b : edges) {
+      tryOne({a});
+      tryOne({a, b});
+      for (const char c : edges)
+        for (const char d : edges) tryOne({a, b, c}), tryOne({a, b, c, d});
+    }
+  EXPECT_EQ(wrong, 0);
+  EXPECT_GT(good, 1000);
+}
+
+TEST(Text, WhatIsNoUtf8IsTakenForLatin) {
+  EXPECT_EQ(asUtf8("R\xF6te"), "Röte");
+  EXPECT_EQ(asUtf8("Röte"), "Röte");
+  EXPECT_EQ(asUtf8("\xDF\xFF\x80"), "ßÿ\xC2\x80");
 }
 
 TEST(Text, CsvQuotes) {

@@ -264,6 +264,18 @@ TEST_F(FeatureKinds, TextureTakesItsLevelsFromTheSceneOrAsTold) {
   EXPECT_NE(wrong("texture(nir, roughness)").find("contrast"), std::string::npos);
 }
 
+TEST_F(FeatureKinds, AreCalledByTheRoleOfTheirBandWhereItHasOne) {
+  std::vector<float> flat(kWidth * kHeight, 0.2f);
+  Scene plain =
+      openScene(writeFloats(folder_ / "plain.tif", grid_, {flat, flat}, {"first", "second"}));
+  setRoles(plain, {{"nir", 2}});
+  const Scope scope({{"", plain}});
+  const auto called = [&](const std::string& line) { return makeFeature(line, scope)->name(); };
+  EXPECT_EQ(called("band(1)"), "first");
+  EXPECT_EQ(called("band(2)"), "nir");
+  EXPECT_EQ(called("neighbourhood(2)"), "nir mean in 5");
+}
+
 TEST_F(FeatureKinds, WhatIsReadInPiecesIsWhatIsReadAtOnce) {
   for (const std::string line :
        {"neighbourhood(vv, mean, 7) of rd1", "season(nir, peak)", "texture(nir, entropy, 5)",

@@ -8,6 +8,7 @@
 #include "grid/gdal_start.h"
 #include "scene/band_reader.h"
 #include "scene/stac_item.h"
+#include "study/study.h"
 #include "support/rasters.h"
 
 namespace zp {
@@ -53,6 +54,57 @@ TEST(Hostile, APipeIsNotWaitedFor) {
       R"(<SimpleSource><SourceFilename relativeToVRT="1">p.tif</SourceFilename>)"
       R"(<SourceBand>1</SourceBand></SimpleSource></VRTRasterBand></VRTDataset>)");
   EXPECT_NE(sentenceOf([&] { RasterFile(folder / "v.vrt"); }).find("a pipe"), std::string::npos);
+}
+
+/// Names as they were written before there was UTF-8.
+TEST(Hostile, NamesInAnotherEncodingAreReadAndCanBeWrittenDown) {
+  Folder folder;
+  const auto source = writeFloats(folder / "s.tif", metricGrid(2, 2), {{1, 2, 3, 4}});
+  put(folder / "v.vrt",
+      "<VRTDataset rasterXSize=\"2\" rasterYSize=\"2\"><Metadata><MDI key=\"Gr\xF6\xDF"
+      "e\">\xFC</MDI></Metadata>"
+      "<VRTRasterBand dataType=\"Byte\" band=\"1\"><Description>R\xF6te</Description>"
+      "<UnitType>\xB0"
+      "C</UnitType><CategoryNames><Category/><Category>R\xF6hricht</Category></CategoryNames>"
+      "<SimpleSource><SourceFilename relativeToVRT=\"1\">s.tif</SourceFilename>"
+      "<SourceBand>1</SourceBand></SimpleSource></VRTRasterBand></VRTDataset>");
+  const RasterFile file(folder / "v.vrt");
+  EXPECT_EQ(file.facts(1).name, "Röte");
+  EXPECT_EQ(file.facts(1).unit, "°C");
+  EXPECT_EQ(file.facts(1).categories.at(1), "Röhricht");
+  EXPECT_EQ(file.metadata().at("Größe"), "ü");
+  EXPECT_NO_THROW(toJson(openScene(folder / "v.vrt"), {}).dump());
+  put(folder / "l.geojson",
+      "{\"type\": \"FeatureCollection\", \"features\": [{\"type\": \"Feature\", \"properties\": "
+      "{\"H\xF6he\": \"gr\xFCn\"}, \"geometry\": {\"type\": \"Point\", \"coordinates\": [1, "
+      "2]}}]}");
+  const Layer layer = readLayer((folder / "l.geojson").string());
+  EXPECT_EQ(layer.table.columns.at(0), "Höhe");
+  EXPECT_EQ(layer.table.rows.at(0).at(0), "grün");
+}
+
+TEST(Hostile, AFileWhoseNameCannotBeWrittenDownDoesNotComeIntoAStudy) {
+  Folder folder;
+  const auto file = folder / "R\xF6te.tif";
+  writeFloats(file, metricGrid(2, 2), {{1, 2, 3, 4}});
+  const Scene scene = openScene(file);
+  EXPECT_EQ(scene.name, "Röte");
+  Study study = Study::create(folder / "study", "One");
+  EXPECT_NE(sentenceOf([&] { study.addScene(scene); }).find("Röte.tif” is no UTF-8"),
+            std::string::npos);
+  EXPECT_TRUE(study.scenes.empty());
+  // Named from a study that lies beside it in such a folder, it can.
+  Study beside = Study::create(folder /
+                                   "Stra\xDF"
+                                   "e",
+                               "Two");
+  const auto inside = folder /
+                      "Stra\xDF"
+                      "e/s.tif";
+  writeFloats(inside, metricGrid(2, 2), {{1, 2, 3, 4}});
+  beside.addScene(openScene(inside));
+  beside.save();
+  EXPECT_EQ(Study::read(beside.folder()).scenes.size(), 1u);
 }
 
 TEST(Hostile, KeysOfAnObject) {

@@ -62,7 +62,7 @@ void BandsPanel::buildPreset() {
   connect(keep_, &QPushButton::clicked, this, &BandsPanel::keepPreset);
   connect(forget_, &QPushButton::clicked, this, [this] {
     dropSensor(preset_->currentData().toString().toStdString());
-    refresh();
+    if (const auto* s = bench_.currentScene()) fill(s->scene);
   });
 }
 
@@ -94,17 +94,23 @@ void BandsPanel::change(const QString& what, const std::function<void(Scene&)>& 
   if (const auto* s = bench_.currentScene()) bench_.changeScene(q(s->id), what, how);
 }
 
+/// What one is writing stays when something else of the study changes.
 void BandsPanel::refresh() {
   const auto* s = bench_.currentScene();
   if (s == nullptr) return;
+  const QString now = q(s->id) + "/" + sceneKey(s->scene) + tokens().second.name();
+  if (now != std::exchange(shown_, now)) fill(s->scene);
+}
+
+void BandsPanel::fill(const Scene& scene) {
   filling_ = true;
-  name_->setText(q(s->scene.name));
-  date_->setText(q(s->scene.date).left(10));
-  fillPresets(s->scene);
-  state_->setCurrentIndex(state_->findData(q(idOf(s->scene.state))));
-  const auto& nodata = s->scene.bands[0].conversion.nodata;
+  name_->setText(q(scene.name));
+  date_->setText(q(scene.date).left(10));
+  fillPresets(scene);
+  state_->setCurrentIndex(state_->findData(q(idOf(scene.state))));
+  const auto& nodata = scene.bands[0].conversion.nodata;
   nodata_->setText(nodata ? QString::number(*nodata) : QString());
-  fillBands(s->scene);
+  fillBands(scene);
   filling_ = false;
 }
 
@@ -156,7 +162,8 @@ void BandsPanel::fillBands(const Scene& scene) {
 void BandsPanel::setName() {
   const auto* s = bench_.currentScene();
   const std::string name = name_->text().trimmed().toStdString();
-  if (s == nullptr || filling_ || name.empty() || name == s->scene.name) return;
+  if (s == nullptr || filling_ || name == s->scene.name) return;
+  if (name.empty()) return name_->setText(q(s->scene.name));
   change(txt("Rename a scene"), [&](Scene& one) { one.name = name; });
 }
 
@@ -195,7 +202,7 @@ void BandsPanel::convert(int row, int column, const QString& text) {
   const double before = s->scene.bands[static_cast<size_t>(row)].conversion.*part;
   const auto value = typedNumber(text);
   if (!value || (scale && *value == 0)) {
-    refresh();
+    fill(s->scene);
     return Q_EMIT trouble(scale ? txt("The scale is not a number other than 0; write one such as "
                                       "0.0001.")
                                 : txt("The offset is not a number; write one such as 0 or -0.1."));
@@ -210,7 +217,12 @@ void BandsPanel::convert(int row, int column, const QString& text) {
 
 void BandsPanel::applyPreset(int index) {
   const auto* s = bench_.currentScene();
-  if (s == nullptr || index == 0) return;
+  if (s == nullptr) return;
+  if (index == 0) {  // the roles stay
+    if (!s->scene.sensor.empty())
+      change(txt("Apply a sensor preset"), [](Scene& one) { one.sensor.clear(); });
+    return;
+  }
   try {
     Scene copy = s->scene;
     applySensor(copy, sensor(preset_->currentData().toString().toStdString()));

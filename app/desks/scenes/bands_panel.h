@@ -10,11 +10,13 @@ class BandsPanel : public Panel {
  public:
   explicit BandsPanel(Workbench& bench);
   void refresh() override;
+  void leave() override { shown_.clear(); }
 
  private:
   void buildScene();
   void buildPreset();
   void buildBands();
+  void fill(const Scene& scene);
   void fillPresets(const Scene& scene);
   void fillBands(const Scene& scene);
   QComboBox* roleBox(int band, const std::string& role);
@@ -32,6 +34,7 @@ class BandsPanel : public Panel {
   QPushButton *keep_, *forget_;
   QWidget* own_;
   QTableWidget* bands_;
+  QString shown_;  // which scene, with all that is said of it
   bool filling_ = false;
 };
 

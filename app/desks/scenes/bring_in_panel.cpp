@@ -1,8 +1,7 @@
 #include "desks/scenes/bring_in_panel.h"
 
+#include "desks/scenes/incoming_picture.h"
 #include "desks/scenes/role_choice.h"
-#include "index/import_classes.h"
-#include "scene/band_axis.h"
 #include "scene/sensor.h"
 
 namespace zp {
@@ -297,23 +296,8 @@ void BringInPanel::showChosen() {
   if (one == nullptr || !isVisible()) return;
   looking_ = true;
   showLayer(one->layer);
-  const auto& bands = one->scene.bands;
-  if (bands.empty()) return;
-  const auto can = compositesOf(one->scene);
-  std::array<size_t, 3> shown{};
-  QString title = txt("band by band: the first three");
-  if (!can.empty()) {
-    for (size_t i = 0; i < 3; ++i)
-      shown[i] = static_cast<size_t>(one->scene.bandOf(can[0].roles[i]));
-    title = txt(can[0].title);
-  } else if (bands.size() >= 3) {
-    shown = {0, 1, 2};
-  } else {
-    title = q(calledBand(bands[0]));
-  }
-  Picture p =
-      compositePicture("preview", one->scene, shown, txt("%1, not in the study yet").arg(title));
-  p.title = q(one->draft.name);
+  const Picture p = pictureOf(*one, bench_.study().legend);
+  if (p.none()) return;
   Q_EMIT looked(p);
 }
 
@@ -384,6 +368,7 @@ QComboBox* BringInPanel::oursBox(const Incoming& one, const std::string& code) {
   choice->setCurrentIndex(choice->findData(becomes(one, code, bench_.study().legend)));
   connect(choice, &QComboBox::activated, this, [this, code, choice] {
     change([&](Incoming& now) { now.ours[code] = choice->currentData().toInt(); });
+    showChosen();
   });
   return choice;
 }

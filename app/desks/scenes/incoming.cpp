@@ -23,7 +23,9 @@ void open(Incoming& one) {
   one.trouble.clear();
   one.asksForPower = false;
   try {
-    one.scene = openDraft(one.draft);
+    Scene opened = openDraft(one.draft);
+    requireNames(opened);
+    one.scene = std::move(opened);
     one.draft.sensor = one.scene.sensor;
     if (one.scene.isRadar() && one.scene.state == ValueState::Unknown) {
       one.scene.state = recogniseBackscatter(one.scene);
@@ -232,9 +234,9 @@ QString missingOf(const Incoming& one) {
   return {};
 }
 
-Json classesStep(const Incoming& one, const std::string& scene, Legend& legend) {
+CodeMatch matchOf(const Incoming& one, Legend& legend) {
   const Legend before = legend;  // a class that is added here is not one of those said
-  Json match = Json::object();
+  CodeMatch match;
   for (const auto& [code, name] : one.theirs) {
     int ours = becomes(one, code, before);
     if (ours == kLeaveOut) continue;
@@ -251,11 +253,15 @@ Json classesStep(const Incoming& one, const std::string& scene, Legend& legend) 
     }
     match[code] = ours;
   }
+  return match;
+}
+
+Json classesStep(const Incoming& one, const std::string& scene, Legend& legend) {
   Json step = {{"do", "import-classes"},
                {"name", one.draft.name},
                {"file", one.layer.empty() ? one.scene.bands[0].file.string() : one.layer},
                {"date", one.draft.date},
-               {"match", match}};
+               {"match", matchOf(one, legend)}};
   if (!one.layer.empty()) {
     step["field"] = one.field.toStdString();
     step["scene"] = scene;

@@ -4,6 +4,7 @@
 #include "base/csv.h"
 #include "base/json.h"
 #include "base/progress.h"
+#include "index/import_classes.h"
 #include "legend/legend.h"
 #include "scene/group_files.h"
 #include "scene/scene.h"
@@ -65,6 +66,9 @@ int becomes(const Incoming& incoming, const std::string& theirs, const Legend& l
 std::vector<std::pair<std::string, std::string>> classesOf(const Incoming& incoming,
                                                            const Progress& progress);
 
+/// What each of their classes becomes, but those left out; what is new to the legend is added to
+/// it, in the colours of the file where it has some.
+CodeMatch matchOf(const Incoming& incoming, Legend& legend);
 /// The step that brings a class map in (study/steps/import_classes.cpp), over the pixels of `scene`
 /// where it is of polygons; the classes that are new to the legend are added to it.
 Json classesStep(const Incoming& incoming, const std::string& scene, Legend& legend);

@@ -5,6 +5,7 @@
 #include "base/words.h"
 #include "feature/feature_kind.h"
 #include "radar/decibels.h"
+#include "scene/band_axis.h"
 
 namespace zp {
 
@@ -42,7 +43,7 @@ class Band : public Feature {
 std::shared_ptr<Feature> makeBand(const Scope& scope, size_t scene, const Json& settings) {
   const Scene& s = scope.scenes[scene].scene;
   const size_t band = bandNamed(s, settings.at("band"));
-  return std::make_shared<Band>(s.bands[band].name, FeaturePlane{scene, band},
+  return std::make_shared<Band>(calledBand(s.bands[band]), FeaturePlane{scene, band},
                                 backscatterState(s) == ValueState::BackscatterDecibels);
 }
 

@@ -5,6 +5,7 @@
 #include "base/error.h"
 #include "base/words.h"
 #include "feature/feature_kind.h"
+#include "scene/band_axis.h"
 
 namespace zp {
 namespace {
@@ -34,7 +35,7 @@ std::shared_ptr<Feature> makeDecibels(const Scope& scope, size_t scene, const Js
     throw Error(
         "“{}” is not known to hold backscatter, as power or in decibels; say what its values are.",
         s.name);
-  return std::make_shared<Decibels>(s.bands[band].name + " dB", FeaturePlane{scene, band},
+  return std::make_shared<Decibels>(calledBand(s.bands[band]) + " dB", FeaturePlane{scene, band},
                                     state == ValueState::BackscatterPower);
 }
 

@@ -6,6 +6,7 @@
 #include "feature/odd_window.h"
 #include "index/window_statistics.h"
 #include "radar/decibels.h"
+#include "scene/band_axis.h"
 
 namespace zp {
 namespace {
@@ -47,7 +48,7 @@ std::shared_ptr<Feature> makeNeighbourhood(const Scope& scope, size_t scene, con
   const bool mean = settings.at("of") == "mean";
   const int window = oddWindow(settings.at("window"));
   return std::make_shared<Neighbourhood>(
-      fmt::format("{} {} in {}", s.bands[band].name, mean ? "mean" : "spread", window),
+      fmt::format("{} {} in {}", calledBand(s.bands[band]), mean ? "mean" : "spread", window),
       FeaturePlane{scene, band}, mean ? WindowFunction::Mean : WindowFunction::Spread, window,
       backscatterState(s));
 }

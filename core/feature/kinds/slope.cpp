@@ -5,6 +5,7 @@
 #include "feature/feature_kind.h"
 #include "grid/crs.h"
 #include "grid/gradient.h"
+#include "scene/band_axis.h"
 
 namespace zp {
 namespace {
@@ -47,7 +48,7 @@ std::shared_ptr<Feature> makeSlope(const Scope& scope, size_t scene, const Json&
                 scope.scenes[0].scene.name);
   const double unit = crsMetresPerUnit(scope.grid.crs);
   const std::string of = settings.at("of");
-  return std::make_shared<Slope>(fmt::format("{} of {}", of, s.bands[band].name),
+  return std::make_shared<Slope>(fmt::format("{} of {}", of, calledBand(s.bands[band])),
                                  FeaturePlane{scene, band}, of, scope.grid.pixelWidth() * unit,
                                  scope.grid.pixelHeight() * unit);
 }

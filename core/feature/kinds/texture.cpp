@@ -8,6 +8,7 @@
 #include "feature/feature_kind.h"
 #include "feature/odd_window.h"
 #include "radar/decibels.h"
+#include "scene/band_axis.h"
 #include "scene/band_reader.h"
 
 namespace zp {
@@ -72,7 +73,7 @@ std::shared_ptr<Feature> makeTexture(const Scope& scope, size_t scene, const Jso
                        : what == "homogeneity" ? TextureMeasure::Homogeneity
                        : what == "entropy"     ? TextureMeasure::Entropy
                                                : TextureMeasure::Correlation;
-  return std::make_shared<Texture>(fmt::format("{} {}", s.bands[band].name, what),
+  return std::make_shared<Texture>(fmt::format("{} {}", calledBand(s.bands[band]), what),
                                    FeaturePlane{scene, band}, measure,
                                    oddWindow(settings.at("window")), grey, power);
 }
