@@ -4420,6 +4420,10 @@ Wald               0      3     27</translation>
       <translation>Es hat {} Zeilen und in einer davon {} Zahlen; eine Matrix hat gleich viele von beiden.</translation>
     </message>
     <message>
+      <source>It holds %1 different values, more than the %2 classes that a map can have; bring it in as something else.</source>
+      <translation>Es enthält %1 verschiedene Werte, mehr als die %2 Klassen, die eine Karte haben kann; holen Sie es als etwas anderes herein.</translation>
+    </message>
+    <message>
       <source>It holds more than a million points.</source>
       <translation>Es enthält mehr als eine Million Punkte.</translation>
     </message>

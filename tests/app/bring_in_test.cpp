@@ -1,5 +1,7 @@
 // What comes in: deliveries with guessed bands, class maps and quantities, and the archive with an
 // outage, worked by mouse and keys.
+#include <numeric>
+
 #include "base/text.h"
 #include "legend/class_map.h"
 #include "scene/catalogue.h"
@@ -205,6 +207,32 @@ TEST_F(BringInWindow, AClassMapMadeElsewhereIsMatchedWithTheLegend) {
   std::vector<uint16_t> ours(3);
   RasterFile(map.file).readCodes(1, {0, 0, 3, 1}, ours.data());
   EXPECT_EQ(ours, (std::vector<uint16_t>{4, 1, 13}));
+}
+
+TEST_F(BringInWindow, WhatCanBeNoClassMapIsStillTakenForSomethingElse) {
+  const Grid g = metricGrid(50, 40);
+  std::vector<uint16_t> codes(g.pixels());
+  std::iota(codes.begin(), codes.end(), uint16_t{1});
+  writeCodes(folder_ / "in/measured.tif", g, codes, NumberType::UInt16);
+  writeCodes(folder_ / "in/nothing.tif", g, std::vector<uint16_t>(g.pixels(), 0));
+  bringFolder();
+  ASSERT_EQ(incoming()->count(), 2);
+  const char* why[] = {"2000 different values", "holds no classes"};
+  for (int i = 0; i < 2; ++i) {
+    incoming()->setCurrentRow(i);
+    choose("incomingAs", "a class map");
+    auto* note = w().findChild<QLabel*>("incomingNote");
+    d().until([&] { return note->isVisible() && note->text().contains(why[i]); }, why[i]);
+    EXPECT_EQ(d().find<QTableWidget>("incomingMatch")->rowCount(), 0);
+    d().click("primary");
+    EXPECT_TRUE(said().contains(why[i])) << said().toStdString();
+    choose("incomingAs", "a scene");
+    EXPECT_FALSE(note->isVisible());
+  }
+  const size_t n = s().scenes.size();
+  d().click("primary");
+  d().settle();
+  EXPECT_EQ(s().scenes.size(), n + 2);
 }
 
 // A class that theirs was to become may be gone from the legend when they come in.

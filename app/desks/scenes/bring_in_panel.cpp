@@ -102,8 +102,10 @@ void BringInPanel::change(const std::function<void(Incoming&)>& how) {
 
 void BringInPanel::connectFields() {
   connect(as_, &QComboBox::activated, this, [this] {
-    change(
-        [this](Incoming& one) { one.as = static_cast<Incoming::As>(as_->currentData().toInt()); });
+    change([this](Incoming& one) {
+      one.as = static_cast<Incoming::As>(as_->currentData().toInt());
+      one.unfit.clear();
+    });
     fillList();
     Q_EMIT changed();
   });
@@ -138,6 +140,7 @@ void BringInPanel::connectFields() {
     change([this](Incoming& one) {
       one.field = field_->currentText();
       one.theirs.clear();
+      one.unfit.clear();
     });
     fillOne();
   });
@@ -242,7 +245,7 @@ void BringInPanel::fillOne() {
   to_->setText(one->to);
   join_->setVisible(one->as == As::Scene && read && list_->currentRow() > 0);
   apart_->setVisible(one->as == As::Scene && one->draft.files.size() > 1);
-  QString note = q(one->trouble);
+  QString note = one->as == As::ClassMap ? one->unfit : q(one->trouble);
   if (one->as == As::Scene && one->trouble.empty()) fillScene();
   if (one->as == As::ClassMap) fillClasses();
   if (one->asksForPower && one->as == As::Scene)
@@ -356,7 +359,7 @@ void BringInPanel::fillClasses() {
     match_->setCellWidget(r++, 1, oursBox(*one, code));
   }
   fitHeight(match_, 14);
-  if (one->theirs.empty()) findClasses();
+  if (one->theirs.empty() && one->unfit.isEmpty()) findClasses();
 }
 
 QComboBox* BringInPanel::oursBox(const Incoming& one, const std::string& code) {
@@ -376,23 +379,20 @@ QComboBox* BringInPanel::oursBox(const Incoming& one, const std::string& code) {
 /// Their classes are read from the whole file; they arrive when they are there.
 void BringInPanel::findClasses() {
   const int row = list_->currentRow();
-  Incoming* one = chosen();
   note_->setText("");
-  classes_.ask([copy = *one](const Progress& progress) { return classesOf(copy, progress); },
-               [this, row](const std::vector<std::pair<std::string, std::string>>& theirs) {
-                 if (row >= static_cast<int>(all_.size())) return;
-                 Q_EMIT trouble("");  // that they were being read
-                 Incoming& into = all_[static_cast<size_t>(row)];
-                 into.theirs = theirs;
-                 if (theirs.empty()) into.trouble = txt("It holds no classes.").toStdString();
-                 into.ours.clear();
-                 const CodeMatch match = suggestMatch(theirs, bench_.study().legend);
-                 for (const auto& [code, name] : theirs)
-                   into.ours[code] = match.count(code) > 0 ? match.at(code) : kNewClass;
-                 if (row == list_->currentRow() && !theirs.empty()) fillOne();
-                 Q_EMIT changed();
-               },
-               [this](const QString& sentence) { Q_EMIT trouble(sentence); });
+  const auto found = [this, row](const auto& take) {
+    if (row >= static_cast<int>(all_.size())) return;
+    Q_EMIT trouble("");  // that they were being read
+    take(all_[static_cast<size_t>(row)]);
+    if (row == list_->currentRow()) fillOne();
+    Q_EMIT changed();
+  };
+  classes_.ask(
+      [copy = *chosen()](const Progress& progress) { return classesOf(copy, progress); },
+      [=, this](const std::vector<std::pair<std::string, std::string>>& theirs) {
+        found([&](Incoming& one) { takeClasses(one, theirs, bench_.study().legend); });
+      },
+      [=](const QString& sentence) { found([&](Incoming& one) { one.unfit = sentence; }); });
 }
 
 void BringInPanel::joinWithAbove() {

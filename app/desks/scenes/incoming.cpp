@@ -4,7 +4,6 @@
 
 #include "base/error.h"
 #include "base/text.h"
-#include "index/import_classes.h"
 #include "legend/cover_colour.h"
 #include "look/look.h"
 #include "radar/decibels.h"
@@ -87,16 +86,13 @@ void addTable(const fs::path& file, std::vector<Incoming>& all) {
 }
 
 /// The colour a raster gives a class, or one that fits its name beside those of the legend.
-Colour colourOf(const Incoming& one, const std::string& theirs, const std::string& name,
+Colour colourOf(const BandFacts& facts, const std::string& theirs, const std::string& name,
                 const Legend& legend) {
-  if (one.layer.empty()) {
-    const RasterFile file(one.scene.bands[0].file);
-    const auto& colours = file.facts(1).colours;
-    const auto code = parseInteger(theirs);
-    if (const auto at = colours.find(static_cast<int>(code.value_or(-1))); at != colours.end())
-      return {static_cast<uint8_t>(at->second[0]), static_cast<uint8_t>(at->second[1]),
-              static_cast<uint8_t>(at->second[2])};
-  }
+  const auto code = parseInteger(theirs);
+  const auto at = facts.colours.find(static_cast<int>(code.value_or(-1)));
+  if (at != facts.colours.end())
+    return {static_cast<uint8_t>(at->second[0]), static_cast<uint8_t>(at->second[1]),
+            static_cast<uint8_t>(at->second[2])};
   return colourFor(name, legend.classes, legend.classes.size());
 }
 
@@ -191,6 +187,24 @@ std::vector<std::pair<std::string, std::string>> classesOf(const Incoming& one,
   return classesIn(readLayer(one.layer), one.field.toStdString());
 }
 
+void takeClasses(Incoming& one, const std::vector<std::pair<std::string, std::string>>& theirs,
+                 const Legend& legend) {
+  constexpr size_t kMost = 1024;
+  one.theirs.clear();
+  one.ours.clear();
+  if (theirs.empty()) one.unfit = txt("It holds no classes.");
+  if (theirs.size() > kMost)
+    one.unfit = txt("It holds %1 different values, more than the %2 classes that a map can have; "
+                    "bring it in as something else.")
+                    .arg(theirs.size())
+                    .arg(kMost);
+  if (!one.unfit.isEmpty()) return;
+  one.theirs = theirs;
+  const CodeMatch match = suggestMatch(theirs, legend);
+  for (const auto& [code, name] : theirs)
+    one.ours[code] = match.count(code) > 0 ? match.at(code) : kNewClass;
+}
+
 int becomes(const Incoming& one, const std::string& theirs, const Legend& legend) {
   const auto said = one.ours.find(theirs);
   if (said == one.ours.end()) return kNewClass;
@@ -229,6 +243,7 @@ QString missingOf(const Incoming& one) {
     return txt("Say in which two columns of “%1” the coordinates are.").arg(name);
   if (one.as == Incoming::As::Points && one.system.isEmpty())
     return txt("Say in which reference system the coordinates of “%1” are.").arg(name);
+  if (one.as == Incoming::As::ClassMap && !one.unfit.isEmpty()) return one.unfit;
   if (one.as == Incoming::As::ClassMap && one.theirs.empty())
     return txt("The classes of “%1” are being read; look at what they become first.").arg(name);
   return {};
@@ -236,6 +251,8 @@ QString missingOf(const Incoming& one) {
 
 CodeMatch matchOf(const Incoming& one, Legend& legend) {
   const Legend before = legend;  // a class that is added here is not one of those said
+  const BandFacts facts =
+      one.layer.empty() ? RasterFile(one.scene.bands[0].file).facts(1) : BandFacts();
   CodeMatch match;
   for (const auto& [code, name] : one.theirs) {
     int ours = becomes(one, code, before);
@@ -247,7 +264,7 @@ CodeMatch matchOf(const Incoming& one, Legend& legend) {
                        ? theirs
                        : legend.firstFreeCode();
       added.name = name.empty() ? txt("class %1").arg(q(code)).toStdString() : name;
-      added.colour = colourOf(one, code, name, legend);
+      added.colour = colourOf(facts, code, name, legend);
       ours = added.code;
       legend.add(added);
     }

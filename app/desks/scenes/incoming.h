@@ -30,6 +30,7 @@ struct Incoming {
   /// Their classes, with names; and what each becomes: a code, 0 to leave out, −1 a new class.
   std::vector<std::pair<std::string, std::string>> theirs;
   std::map<std::string, int> ours;
+  QString unfit;  // why it can be no class map
 };
 
 /// The files of a delivery as what they seem to be, for a look before they come in: grouped into
@@ -69,6 +70,9 @@ std::vector<std::pair<std::string, std::string>> classesOf(const Incoming& incom
 /// What each of their classes becomes, but those left out; what is new to the legend is added to
 /// it, in the colours of the file where it has some.
 CodeMatch matchOf(const Incoming& incoming, Legend& legend);
+/// These are its classes: what each becomes is suggested, or it is said why it can be no class map.
+void takeClasses(Incoming& incoming, const std::vector<std::pair<std::string, std::string>>& theirs,
+                 const Legend& legend);
 /// The step that brings a class map in (study/steps/import_classes.cpp), over the pixels of `scene`
 /// where it is of polygons; the classes that are new to the legend are added to it.
 Json classesStep(const Incoming& incoming, const std::string& scene, Legend& legend);

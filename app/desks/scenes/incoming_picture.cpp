@@ -1,5 +1,6 @@
 #include "desks/scenes/incoming_picture.h"
 
+#include "base/error.h"
 #include "base/text.h"
 #include "look/look.h"
 #include "scene/band_axis.h"
@@ -51,8 +52,12 @@ Picture bandsPicture(const Incoming& one) {
 
 Picture pictureOf(const Incoming& one, const Legend& legend) {
   if (one.scene.bands.empty()) return {};
-  const bool map = one.as == Incoming::As::ClassMap && !one.theirs.empty();
-  Picture p = map ? mapPicture(one, legend) : bandsPicture(one);
+  Picture p = bandsPicture(one);
+  try {
+    if (one.as == Incoming::As::ClassMap && !one.theirs.empty()) p = mapPicture(one, legend);
+  } catch (const Error&) {
+    // Its file is gone; the view says so.
+  }
   p.title = q(one.draft.name);
   return p;
 }
