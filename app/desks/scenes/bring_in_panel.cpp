@@ -359,6 +359,7 @@ void BringInPanel::fillClasses() {
     match_->setCellWidget(r++, 1, oursBox(*one, code));
   }
   fitHeight(match_, 14);
+  match_->setVisible(one->unfit.isEmpty());
   if (one->theirs.empty() && one->unfit.isEmpty()) findClasses();
 }
 
