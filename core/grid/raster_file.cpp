@@ -75,7 +75,8 @@ BandFacts factsOf(GDALRasterBand& band, int number, const std::string& path) {
     CPLFree(key);
   }
   char** names = band.GetCategoryNames();
-  for (int i = 0; names != nullptr && names[i] != nullptr; ++i) f.categories.push_back(asUtf8(names[i]));
+  for (int i = 0; names != nullptr && names[i] != nullptr; ++i)
+    f.categories.push_back(asUtf8(names[i]));
   if (const GDALColorTable* table = band.GetColorTable()) {
     for (int i = 0; i < table->GetColorEntryCount(); ++i) {
       const GDALColorEntry* c = table->GetColorEntry(i);
