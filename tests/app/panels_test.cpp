@@ -129,6 +129,23 @@ TEST_F(PanelsWindow, WhatIsMissingGoesOnceItIsThere) {
   EXPECT_TRUE(primary()->isEnabled());
 }
 
+TEST_F(PanelsWindow, ASceneKeepsItsNameAndItsRolesOutliveThePreset) {
+  d().stage(0);
+  d().click("page-bands");
+  const auto scene = [&] { return w().bench().currentScene()->scene; };
+  const std::string name = scene().name;
+  d().press("sceneName", "");
+  d().find<QComboBox>("preset")->setFocus();
+  EXPECT_EQ(scene().name, name);
+  EXPECT_EQ(d().find<QLineEdit>("sceneName")->text().toStdString(), name);
+  choose("preset", d().find<QComboBox>("preset")->itemText(1));
+  ASSERT_FALSE(scene().sensor.empty());
+  const auto roles = scene().roles();
+  choose("preset", "none");
+  EXPECT_EQ(scene().sensor, "");
+  EXPECT_EQ(scene().roles(), roles);
+}
+
 /// Something else may end while one writes.
 TEST_F(PanelsWindow, WhatOneIsWritingStaysWhenTheStudyChanges) {
   makeMap();
